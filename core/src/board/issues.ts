@@ -1,0 +1,215 @@
+import { hasBlock } from '../outline/tails.ts';
+import { wingsAt } from '../outline/wings.ts';
+import { MARK_GAP_mm } from '../tolerances.ts';
+import { type Board, boardSchema, type Mark } from './document.ts';
+import { anchorsOf, stationOfMark } from './station.ts';
+
+/** One thing wrong with a document, as data: what, where, against which limit. */
+export interface Issue {
+  code: string;
+  /** Where in the document, such as outline.marks.0.value_mm. */
+  path: string;
+  /** The limit it broke, mm unless said. */
+  limit?: number;
+  unit?: 'mm' | 'rad' | '';
+  /** In plain words, without the path. */
+  words: string;
+}
+
+/**
+ * Everything about a well-formed board that no shaper could build, all of it at once. Empty for a good board.
+ * Looks only at numbers, so that it answers before any curve is sprung.
+ */
+export function boardIssues(board: Board): Issue[] {
+  return [...outlineIssues(board), ...rockerIssues(board), ...foilIssues(board), ...stationIssues(board)];
+}
+
+function outlineIssues(board: Board): Issue[] {
+  const { outline, length_mm } = board;
+  const anchors = anchorsOf(board);
+  const issues: Issue[] = [];
+  const margin = 100;
+  if (!(anchors.wide_mm > margin && anchors.wide_mm < length_mm - margin)) {
+    issues.push({
+      code: 'widePointOffBoard',
+      path: 'outline.widePoint_mm',
+      limit: length_mm / 2 - margin,
+      unit: 'mm',
+      words: 'the wide point would lie at or past the end of the board',
+    });
+  }
+  const stations = [{ x: anchors.wide_mm, path: 'outline.widePoint_mm' }];
+  outline.marks.forEach((mark, i) => {
+    const x = stationOfMark(mark, anchors);
+    const path = `outline.marks.${i}`;
+    stations.push({ x, path });
+    if (!(mark.value_mm / 2 + wingsAt(outline.wings, x) < outline.width_mm / 2 + wingsAt(outline.wings, anchors.wide_mm))) {
+      issues.push({
+        code: 'widerThanWidePoint',
+        path: `${path}.value_mm`,
+        limit: outline.width_mm,
+        unit: 'mm',
+        words: 'a mark, with what the wings take, must be narrower than the wide point',
+      });
+    }
+    if (!(mark.value_mm > 0)) {
+      issues.push({ code: 'noWidth', path: `${path}.value_mm`, limit: 0, unit: 'mm', words: 'a width must be more than nothing' });
+    }
+  });
+  if (hasBlock(outline.tail.kind)) {
+    const limit = outline.width_mm - 2 * wingsAt(outline.wings, 0);
+    if (!(outline.tail.block_mm < limit)) {
+      issues.push({
+        code: 'blockTooWide',
+        path: 'outline.tail.block_mm',
+        limit,
+        unit: 'mm',
+        words: 'the tail block, with what the wings take, must be narrower than the wide point',
+      });
+    }
+    const least = outline.tail.kind === 'swallow' || outline.tail.kind === 'halfMoon' ? 40 : 5;
+    if (!(outline.tail.block_mm >= least)) {
+      issues.push({ code: 'blockTooNarrow', path: 'outline.tail.block_mm', limit: least, unit: 'mm', words: 'the tail block is too narrow for this tail' });
+    }
+  }
+  outline.wings.forEach((wing, i) => {
+    if (!(wing.fromTail_mm < anchors.wide_mm - margin)) {
+      issues.push({
+        code: 'wingAheadOfWidePoint',
+        path: `outline.wings.${i}.fromTail_mm`,
+        limit: anchors.wide_mm - margin,
+        unit: 'mm',
+        words: 'a wing sits well behind the wide point',
+      });
+    }
+    if (!(wing.fromTail_mm - wing.length_mm >= 0)) {
+      issues.push({
+        code: 'wingPastTail',
+        path: `outline.wings.${i}.length_mm`,
+        limit: wing.fromTail_mm,
+        unit: 'mm',
+        words: 'a wing must finish before the tail does',
+      });
+    }
+  });
+  if (outline.tail.depth_mm > anchors.wide_mm - margin) {
+    issues.push({
+      code: 'tailTooDeep',
+      path: 'outline.tail.depth_mm',
+      limit: anchors.wide_mm - margin,
+      unit: 'mm',
+      words: 'the tail is cut deeper than the back half of the board',
+    });
+  }
+  return [...issues, ...spacingIssues(stations, length_mm)];
+}
+
+/** Marks off the board, and pairs too close to be two measures. */
+function spacingIssues(stations: readonly { x: number; path: string }[], length_mm: number): Issue[] {
+  const issues: Issue[] = [];
+  for (const { x, path } of stations) {
+    if (!(x >= MARK_GAP_mm && x <= length_mm - MARK_GAP_mm)) {
+      issues.push({ code: 'markOffBoard', path, limit: length_mm, unit: 'mm', words: 'a mark must lie on the board, clear of its ends' });
+    }
+  }
+  const sorted = [...stations].sort((a, b) => a.x - b.x);
+  for (let i = 1; i < sorted.length; i++) {
+    if (sorted[i].x - sorted[i - 1].x >= MARK_GAP_mm) continue;
+    issues.push({
+      code: 'marksTooClose',
+      path: sorted[i].path,
+      limit: MARK_GAP_mm,
+      unit: 'mm',
+      words: `two marks lie closer than ${MARK_GAP_mm} mm (the other is ${sorted[i - 1].path})`,
+    });
+  }
+  return issues;
+}
+
+function marksOn(board: Board, marks: readonly Mark[], path: string): { x: number; path: string }[] {
+  const anchors = anchorsOf(board);
+  return marks.map((mark, i) => ({ x: stationOfMark(mark, anchors), path: `${path}.${i}` }));
+}
+
+function rockerIssues(board: Board): Issue[] {
+  const flat = { x: board.length_mm / 2 + board.rocker.flatPoint_mm, path: 'rocker.flatPoint_mm' };
+  const issues = spacingIssues([flat, ...marksOn(board, board.rocker.marks, 'rocker.marks')], board.length_mm);
+  board.rocker.marks.forEach((mark, i) => {
+    if (mark.value_mm >= 0) return;
+    issues.push({
+      code: 'belowFlat',
+      path: `rocker.marks.${i}.value_mm`,
+      limit: 0,
+      unit: 'mm',
+      words: 'a lift cannot be below the flat point',
+    });
+  });
+  return issues;
+}
+
+function foilIssues(board: Board): Issue[] {
+  const { foil } = board;
+  const thickest = { x: board.length_mm / 2 + foil.thickest_mm, path: 'foil.thickest_mm' };
+  const issues = spacingIssues([thickest, ...marksOn(board, foil.marks, 'foil.marks')], board.length_mm);
+  const checked = [
+    ...foil.marks.map((mark, i) => ({ value: mark.value_mm, path: `foil.marks.${i}.value_mm` })),
+    { value: foil.noseTip_mm, path: 'foil.noseTip_mm' },
+    { value: foil.tailTip_mm, path: 'foil.tailTip_mm' },
+  ];
+  for (const { value, path } of checked) {
+    if (!(value < foil.thickness_mm)) {
+      issues.push({ code: 'thickerThanThickest', path, limit: foil.thickness_mm, unit: 'mm', words: 'no mark may be as thick as the thickest point' });
+    }
+    if (!(value > 0)) {
+      issues.push({ code: 'noThickness', path, limit: 0, unit: 'mm', words: 'a thickness must be more than nothing' });
+    }
+  }
+  return issues;
+}
+
+/** Rail stations, crown and contours may lie anywhere on the board, and just past a tip to fade there. */
+function stationIssues(board: Board): Issue[] {
+  const anchors = anchorsOf(board);
+  const issues: Issue[] = [];
+  const look = (marks: readonly Pick<Mark, 'from' | 'at_mm'>[], path: string) => {
+    marks.forEach((mark, i) => {
+      const x = stationOfMark(mark, anchors);
+      if (x >= -1 && x <= board.length_mm + 1) return;
+      issues.push({ code: 'markOffBoard', path: `${path}.${i}.at_mm`, limit: board.length_mm, unit: 'mm', words: 'this station is not on the board' });
+    });
+  };
+  look(board.deck.crown, 'deck.crown');
+  look(board.rails.stations, 'rails.stations');
+  board.bottom.layers.forEach((layer, i) => look(layer.depths, `bottom.layers.${i}.depths`));
+  board.fins.boxes.forEach((box, i) => {
+    if (box.trailingEdge_mm + box.template.base_mm < board.length_mm / 2) return;
+    issues.push({
+      code: 'finAheadOfCentre',
+      path: `fins.boxes.${i}.trailingEdge_mm`,
+      limit: board.length_mm / 2 - box.template.base_mm,
+      unit: 'mm',
+      words: 'a fin box must lie in the back half of the board',
+    });
+  });
+  return issues;
+}
+
+export type Opened = { ok: true; board: Board } | { ok: false; issues: Issue[] };
+
+/** A board from unknown data: the schema first, then what the numbers mean together. Every issue at once. */
+export function boardFrom(data: unknown): Opened {
+  const parsed = boardSchema.safeParse(data);
+  if (!parsed.success) {
+    return {
+      ok: false,
+      issues: parsed.error.issues.map((issue) => ({
+        code: issue.code,
+        path: issue.path.join('.'),
+        ...('maximum' in issue ? { limit: Number(issue.maximum) } : 'minimum' in issue ? { limit: Number(issue.minimum) } : {}),
+        words: issue.message,
+      })),
+    };
+  }
+  const issues = boardIssues(parsed.data);
+  return issues.length > 0 ? { ok: false, issues } : { ok: true, board: parsed.data };
+}

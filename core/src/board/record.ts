@@ -1,0 +1,15 @@
+import * as z from 'zod';
+import { boardSchema } from './document.ts';
+
+/** A board as the shed keeps it: the document, whose it is, and when. The rider is known only by an id. */
+export const boardRecordSchema = z.strictObject({
+  id: z.string().min(1).max(64),
+  /** Counts the shed's boards of one model name, as written after the name. */
+  number: z.number().int().min(1).max(99999),
+  board: boardSchema,
+  riderId: z.string().max(64).nullable(),
+  /** ISO 8601, UTC. */
+  createdAt: z.string(),
+  updatedAt: z.string(),
+});
+export type BoardRecord = z.infer<typeof boardRecordSchema>;

@@ -1,0 +1,151 @@
+import { PDFDocument, type PDFFont, type PDFPage, StandardFonts } from 'pdf-lib';
+import type { Shape } from '../../board/shape.ts';
+import type { LengthStyle } from '../../units/format.ts';
+import type { Drawing } from '../drawing.ts';
+import { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';
+import { drawClipped, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
+import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, type Tiling, tilingOf } from './tiling.ts';
+
+/**
+ * The half outline at full size, tiled: a first page with the map of sheets and a check square, then the sheets, tail
+ * to nose. Made the same from the same board: no dates inside.
+ */
+export async function templatePdf(shape: Shape, paper: Paper, style: LengthStyle): Promise<Uint8Array> {
+  const drawing = halfOutlineDrawing(shape, style);
+  const tiling = tilingOf(drawing.width_mm, drawing.height_mm, paper);
+  const document = await PDFDocument.create();
+  document.setTitle(drawing.title);
+  document.setCreator('June Tide');
+  document.setProducer('June Tide');
+  document.setCreationDate(new Date(0));
+  document.setModificationDate(new Date(0));
+  const font = await document.embedFont(StandardFonts.Helvetica);
+  const sheets = tiling.columns * tiling.rows;
+
+  const first = document.addPage(pageSize(PAPERS[paper].width_mm, PAPERS[paper].height_mm));
+  drawFirstPage(first, font, shape, drawing, tiling, paper, style);
+  for (let row = 0; row < tiling.rows; row++) {
+    for (let column = 0; column < tiling.columns; column++) {
+      const page = document.addPage(pageSize(tiling.page_mm.width, tiling.page_mm.height));
+      const number = row * tiling.columns + column + 1;
+      drawSheet(page, font, drawing, tiling, { row, column }, `${shape.board.name}, sheet ${number} of ${sheets}`);
+    }
+  }
+  return document.save();
+}
+
+function pageSize(width_mm: number, height_mm: number): [number, number] {
+  return [width_mm * POINT_PER_mm, height_mm * POINT_PER_mm];
+}
+
+function windowOrigin(tiling: Tiling, row: number, column: number): { x_mm: number; y_mm: number } {
+  return {
+    x_mm: column * (tiling.window_mm.width - OVERLAP_mm),
+    y_mm: row * (tiling.window_mm.height - OVERLAP_mm),
+  };
+}
+
+function drawFirstPage(
+  page: PDFPage,
+  font: PDFFont,
+  shape: Shape,
+  drawing: Drawing,
+  tiling: Tiling,
+  paper: Paper,
+  style: LengthStyle,
+): void {
+  const { width_mm, height_mm } = PAPERS[paper];
+  const left = 18;
+  let y = height_mm - 26;
+  const say = (text: string, size_mm: number, gap: number) => {
+    writeText(page, font, text, { x_mm: left, y_mm: y, size_mm });
+    y -= gap;
+  };
+  say(shape.board.name, 9, 9);
+  say(`${sizeLine(shape, style)}, half outline, full size`, 5, 12);
+  say(`${tiling.columns * tiling.rows} sheets of ${PAPERS[paper].words}. Print at 100 %, no fitting to the page.`, 3.8, 6);
+  say(`First measure the square below: it must be ${CHECK_SQUARE_mm} mm both ways.`, 3.8, 6);
+  say(`Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`, 3.8, 6);
+  say('Cut outside the line, sand to it, then turn the template over for the other side.', 3.8, 14);
+
+  const scale = Math.min((width_mm - 2 * left) / drawing.width_mm, 40 / drawing.height_mm);
+  const mapY = y - drawing.height_mm * scale;
+  const small = (p: { x_mm: number; y_mm: number }) => ({ x_mm: left + p.x_mm * scale, y_mm: mapY + p.y_mm * scale });
+  for (const line of drawing.lines) {
+    if (line.layer === 'outline' || line.layer === 'stringer') strokeLine(page, line.points.map(small), 0.25);
+  }
+  for (let row = 0; row < tiling.rows; row++) {
+    for (let column = 0; column < tiling.columns; column++) {
+      const from = windowOrigin(tiling, row, column);
+      const to = { x: from.x_mm + tiling.window_mm.width, y: from.y_mm + tiling.window_mm.height };
+      const corners = [
+        from,
+        { x_mm: to.x, y_mm: from.y_mm },
+        { x_mm: to.x, y_mm: to.y },
+        { x_mm: from.x_mm, y_mm: to.y },
+      ].map((p) => small({ x_mm: Math.min(p.x_mm, drawing.width_mm), y_mm: Math.min(p.y_mm, drawing.height_mm) }));
+      strokeLine(page, corners, 0.15, { closed: true, dashed: true });
+      writeText(page, font, String(row * tiling.columns + column + 1), {
+        ...small({
+          x_mm: Math.min(from.x_mm + tiling.window_mm.width / 2, drawing.width_mm - 40),
+          y_mm: from.y_mm + 12,
+        }),
+        size_mm: 3.4,
+        anchor: 'middle',
+      });
+    }
+  }
+
+  const side = CHECK_SQUARE_mm;
+  const squareY = Math.max(24, mapY - side - 22);
+  const square = [
+    { x_mm: left, y_mm: squareY },
+    { x_mm: left + side, y_mm: squareY },
+    { x_mm: left + side, y_mm: squareY + side },
+    { x_mm: left, y_mm: squareY + side },
+  ];
+  strokeLine(page, square, 0.3, { closed: true });
+  writeText(page, font, `Check square: ${side} mm each way`, { x_mm: left + 4, y_mm: squareY + side / 2, size_mm: 4 });
+}
+
+const CROSS_mm = 4;
+
+function drawSheet(
+  page: PDFPage,
+  font: PDFFont,
+  drawing: Drawing,
+  tiling: Tiling,
+  tile: { row: number; column: number },
+  label: string,
+): void {
+  const box = {
+    x_mm: PAGE_MARGIN_mm,
+    y_mm: PAGE_MARGIN_mm,
+    width_mm: tiling.window_mm.width,
+    height_mm: tiling.window_mm.height,
+  };
+  const from = windowOrigin(tiling, tile.row, tile.column);
+  const origin = { x_mm: box.x_mm - from.x_mm, y_mm: box.y_mm - from.y_mm };
+  drawClipped(page, font, drawing, origin, box);
+
+  // Crosses in the middle of each overlap, at the same place of the drawing on both sheets.
+  const crossAt = (x_mm: number, y_mm: number) => {
+    strokeLine(page, [{ x_mm: x_mm - CROSS_mm, y_mm }, { x_mm: x_mm + CROSS_mm, y_mm }], 0.15);
+    strokeLine(page, [{ x_mm, y_mm: y_mm - CROSS_mm }, { x_mm, y_mm: y_mm + CROSS_mm }], 0.15);
+  };
+  const ys = [box.y_mm + 30, box.y_mm + box.height_mm - 30];
+  const xs = [box.x_mm + 30, box.x_mm + box.width_mm - 30];
+  if (tile.column > 0) ys.forEach((y) => crossAt(box.x_mm + OVERLAP_mm / 2, y));
+  if (tile.column < tiling.columns - 1) ys.forEach((y) => crossAt(box.x_mm + box.width_mm - OVERLAP_mm / 2, y));
+  if (tile.row > 0) xs.forEach((x) => crossAt(x, box.y_mm + OVERLAP_mm / 2));
+  if (tile.row < tiling.rows - 1) xs.forEach((x) => crossAt(x, box.y_mm + box.height_mm - OVERLAP_mm / 2));
+
+  const corners = [
+    { x_mm: box.x_mm, y_mm: box.y_mm },
+    { x_mm: box.x_mm + box.width_mm, y_mm: box.y_mm },
+    { x_mm: box.x_mm + box.width_mm, y_mm: box.y_mm + box.height_mm },
+    { x_mm: box.x_mm, y_mm: box.y_mm + box.height_mm },
+  ];
+  strokeLine(page, corners, 0.1, { closed: true, dashed: true });
+  writeText(page, font, label, { x_mm: box.x_mm, y_mm: box.y_mm + box.height_mm + 3, size_mm: 3.4 });
+}

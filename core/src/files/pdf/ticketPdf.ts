@@ -1,0 +1,81 @@
+import { PDFDocument, StandardFonts } from 'pdf-lib';
+import type { Shape } from '../../board/shape.ts';
+import { ticketLines } from '../../measure/ticket.ts';
+import { outlinePoints } from '../../outline/outline.ts';
+import { volume_L } from '../../measure/volume.ts';
+import { formatLitres, type LengthStyle } from '../../units/format.ts';
+import { sizeLine } from '../templateDrawing.ts';
+import { POINT_PER_mm, strokeLine, writeText } from './pen.ts';
+import { type Paper, PAPERS } from './tiling.ts';
+
+/** What the ticket says beside the board's own numbers. The rider's first name only if the shaper wants it on paper. */
+export interface TicketExtras {
+  riderName?: string;
+  target?: string;
+}
+
+const GROUPS = {
+  size: 'Size',
+  outline: 'Outline',
+  rocker: 'Rocker',
+  foil: 'Foil',
+  rails: 'Rails',
+  bottom: 'Bottom',
+  fins: 'Fins',
+} as const;
+
+/** One page that hangs on the blank: name, size, litres, a small plan, every number in the order of the work. */
+export async function ticketPdf(shape: Shape, paper: Paper, style: LengthStyle, extras: TicketExtras = {}): Promise<Uint8Array> {
+  const { width_mm, height_mm } = PAPERS[paper];
+  const document = await PDFDocument.create();
+  document.setTitle(`${shape.board.name}, ticket`);
+  document.setCreator('June Tide');
+  document.setProducer('June Tide');
+  document.setCreationDate(new Date(0));
+  document.setModificationDate(new Date(0));
+  const font = await document.embedFont(StandardFonts.Helvetica);
+  const strong = await document.embedFont(StandardFonts.HelveticaBold);
+  const page = document.addPage([width_mm * POINT_PER_mm, height_mm * POINT_PER_mm]);
+  const left = 18;
+  const right = width_mm - 18;
+  let y = height_mm - 24;
+  writeText(page, strong, shape.board.name, { x_mm: left, y_mm: y, size_mm: 8 });
+  if (extras.riderName) writeText(page, font, `for ${extras.riderName}`, { x_mm: right, y_mm: y, size_mm: 6, anchor: 'end' });
+  y -= 14;
+  writeText(page, strong, sizeLine(shape, style), { x_mm: left, y_mm: y, size_mm: 9 });
+  writeText(page, strong, formatLitres(volume_L(shape)), { x_mm: right, y_mm: y, size_mm: 9, anchor: 'end' });
+  if (extras.target) {
+    y -= 7;
+    writeText(page, font, extras.target, { x_mm: right, y_mm: y, size_mm: 3.6, anchor: 'end' });
+  }
+
+  const points = outlinePoints(shape.outline, 160);
+  const scale = (right - left) / shape.board.length_mm;
+  const half = (shape.board.outline.width_mm / 2) * scale;
+  y -= half + 6;
+  const middle = y;
+  for (const side of [1, -1]) {
+    strokeLine(page, points.map((p) => ({ x_mm: left + p.x_mm * scale, y_mm: middle + side * p.y_mm * scale })), 0.3);
+  }
+  strokeLine(page, [{ x_mm: left + shape.outline.end.notch_mm * scale, y_mm: middle }, { x_mm: right, y_mm: middle }], 0.15);
+  y -= half + 9;
+
+  let group: string | undefined;
+  for (const line of ticketLines(shape, style)) {
+    if (line.group !== group) {
+      y -= 2;
+      strokeLine(page, [{ x_mm: left, y_mm: y + 4.4 }, { x_mm: right, y_mm: y + 4.4 }], 0.1);
+      writeText(page, strong, GROUPS[line.group], { x_mm: left, y_mm: y, size_mm: 3.8 });
+      group = line.group;
+    }
+    writeText(page, font, line.name, { x_mm: left + 30, y_mm: y, size_mm: 3.8 });
+    writeText(page, strong, line.value, { x_mm: left + 68, y_mm: y, size_mm: 3.8 });
+    y -= 5.4;
+  }
+  writeText(page, font, 'Foam dust: mask on, extraction on. Your supplier’s data sheet and local rules come first.', {
+    x_mm: left,
+    y_mm: 14,
+    size_mm: 3.2,
+  });
+  return document.save();
+}

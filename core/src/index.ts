@@ -1,0 +1,41 @@
+export * from './units/index.ts';
+export * from './tolerances.ts';
+export { blendAt, type Blend, blendThrough } from './curve/blend.ts';
+export { FairCurve } from './curve/fairCurve.ts';
+export { type Batten, type CurveMark, hollowStretches, sprungThrough } from './curve/spring.ts';
+export * from './board/document.ts';
+export { type BoardRecord, boardRecordSchema } from './board/record.ts';
+export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
+export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
+export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
+export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './board/words.ts';
+export { battenAlone, halfBreadthAt, notchHalfBreadthAt, type Outline, outlinePoints, sprungOutline } from './outline/outline.ts';
+export { hasBlock } from './outline/tails.ts';
+export { type Rocker, sprungRocker } from './rocker/rocker.ts';
+export { type Foil, sprungFoil, thicknessAt } from './foil/foil.ts';
+export { type RailAt, railAt, railRatio } from './rails/rails.ts';
+export { type BottomAcross, bottomHeight } from './bottom/bottom.ts';
+export {
+  bottomPoint,
+  deckPoint,
+  filletPoint,
+  halfArea,
+  type Section,
+  type SectionPoint,
+  underPoint,
+} from './section/section.ts';
+export { type Mesh, type MeshDetail, meshNormals, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
+export { integrateAlong } from './measure/integrate.ts';
+export { measure, type Measures, TWELVE_mm } from './measure/measure.ts';
+export { planArea_mm2, sectionArea, volume_L } from './measure/volume.ts';
+export { bottomWords, ticketLines, type TicketLine } from './measure/ticket.ts';
+export { FIN_TEMPLATES, finBoxes, SETUP_WORDS } from './fins/placement.ts';
+export * from './rider/rider.ts';
+export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
+export { modelNamed, models } from './models/models.ts';
+export { boardOf, contour, inches, RAIL_PRESETS, type RailPresetName, railStation, type Recipe } from './models/recipe.ts';
+export { readBoardFile, type Read, writeBoardFile } from './files/boardFile.ts';
+export type { Drawing, DrawnLine, DrawnText } from './files/drawing.ts';
+export { drawingToSvg, withCheckSquare } from './files/svg.ts';
+export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './files/templateDrawing.ts';
+export { meshToStl } from './files/stl.ts';

@@ -1,0 +1,31 @@
+import type { RockerDocument } from '../board/document.ts';
+import { type Anchors, stationOfMark } from '../board/station.ts';
+import type { FairCurve } from '../curve/fairCurve.ts';
+import { type CurveMark, sprungThrough } from '../curve/spring.ts';
+
+/** The bottom at the stringer: heights above the tangent at the flat point. */
+export interface Rocker {
+  readonly document: RockerDocument;
+  /** Station of the flat point, from the tail. */
+  readonly flat_mm: number;
+  readonly line: FairCurve;
+}
+
+/** The rocker sprung through its lifts; level and zero at the flat point, never bent down if the marks allow it. */
+export function sprungRocker(document: RockerDocument, anchors: Anchors, previous?: Rocker): Rocker {
+  const flat_mm = anchors.length_mm / 2 + document.flatPoint_mm;
+  const marks: CurveMark[] = [
+    { kind: 'value', x_mm: 0, value_mm: document.tailLift_mm },
+    { kind: 'value', x_mm: flat_mm, value_mm: 0 },
+    { kind: 'slope', x_mm: flat_mm, slope: 0 },
+    { kind: 'value', x_mm: anchors.length_mm, value_mm: document.noseLift_mm },
+    ...document.marks.map((mark): CurveMark => {
+      return { kind: 'value', x_mm: stationOfMark(mark, anchors), value_mm: mark.value_mm };
+    }),
+  ];
+  const line = sprungThrough(
+    { length_mm: anchors.length_mm, tail_rad: 0, nose_rad: 0, marks, bend: 'up' },
+    previous?.line,
+  );
+  return { document, flat_mm, line };
+}
