@@ -4,7 +4,7 @@ export { blendAt, type Blend, blendThrough } from './curve/blend.ts';
 export { FairCurve } from './curve/fairCurve.ts';
 export { type Batten, type CurveMark, hollowStretches, sprungThrough } from './curve/spring.ts';
 export * from './board/document.ts';
-export { type BoardRecord, boardRecordSchema } from './board/record.ts';
+export { type BoardRecord, boardRecordSchema, type Ride } from './board/record.ts';
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
@@ -25,13 +25,19 @@ export {
   underPoint,
 } from './section/section.ts';
 export { type Mesh, type MeshDetail, meshNormals, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
+export { type DeckShade, deckShade } from './solid/shade.ts';
 export { integrateAlong } from './measure/integrate.ts';
 export { measure, type Measures, TWELVE_mm } from './measure/measure.ts';
 export { planArea_mm2, sectionArea, volume_L } from './measure/volume.ts';
 export { bottomWords, ticketLines, type TicketLine } from './measure/ticket.ts';
+export * from './edit/marks.ts';
+export { BOTTOM_PRESETS, withBottomPreset, withLayerDepth } from './bottom/presets.ts';
+export { type FinSpot, finSpots } from './fins/spots.ts';
+export { fairnessTones } from './curve/sideLight.ts';
 export { FIN_TEMPLATES, finBoxes, SETUP_WORDS } from './fins/placement.ts';
 export * from './rider/rider.ts';
 export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
+export { type CheckNote, checkNotes } from './judge/checkNotes.ts';
 export { modelNamed, models } from './models/models.ts';
 export { boardOf, contour, inches, RAIL_PRESETS, type RailPresetName, railStation, type Recipe } from './models/recipe.ts';
 export { readBoardFile, type Read, writeBoardFile } from './files/boardFile.ts';

@@ -1,6 +1,15 @@
 import * as z from 'zod';
 import { boardSchema } from './document.ts';
 
+/** One time in the water, in the rider's own words. */
+const ride = z.strictObject({
+  /** ISO date. */
+  on: z.string().max(40),
+  waves: z.string().max(200),
+  words: z.string().max(4000),
+});
+export type Ride = z.infer<typeof ride>;
+
 /** A board as the shed keeps it: the document, whose it is, and when. The rider is known only by an id. */
 export const boardRecordSchema = z.strictObject({
   id: z.string().min(1).max(64),
@@ -8,6 +17,7 @@ export const boardRecordSchema = z.strictObject({
   number: z.number().int().min(1).max(99999),
   board: boardSchema,
   riderId: z.string().max(64).nullable(),
+  rides: z.array(ride).max(500),
   /** ISO 8601, UTC. */
   createdAt: z.string(),
   updatedAt: z.string(),

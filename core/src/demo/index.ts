@@ -44,6 +44,7 @@ export function demoRecords(): BoardRecord[] {
     number,
     riderId,
     board,
+    rides: [],
     createdAt: `2026-${day}T09:00:00.000Z`,
     updatedAt: `2026-${day}T16:30:00.000Z`,
   });

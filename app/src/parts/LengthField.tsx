@@ -1,0 +1,123 @@
+import { useRef, useState } from 'react';
+import { type BareUnit, formatLength, INCH_mm, type LengthStyle, parseLength, writeLength } from '@june-tide/core';
+import type { EditResult } from '../store/shed.ts';
+import { built, useLengthStyle } from './Measure.tsx';
+
+interface LengthFieldProps {
+  label: string;
+  value_mm: number;
+  feet?: boolean;
+  small?: boolean;
+  disabled?: boolean;
+  /** Makes the change; what it answers is shown in words. `nudge` joins a run of nudges into one step. */
+  onChange: (value_mm: number, nudge: boolean) => EditResult;
+  onHold?: () => void;
+}
+
+export function bareUnitOf(style: LengthStyle): BareUnit {
+  return style.kind === 'cm' ? 'cm' : style.kind === 'mm' ? 'mm' : 'in';
+}
+
+/** The step of one arrow key: 1/16 in, with Shift 1/4, with Alt 1/32; metric 1, 5 and 0.5 mm. */
+export function nudgeOf(style: LengthStyle, keys: { shiftKey: boolean; altKey: boolean }): number {
+  const metric = style.kind === 'cm' || style.kind === 'mm';
+  if (keys.shiftKey) return metric ? 5 : INCH_mm / 4;
+  if (keys.altKey) return metric ? 0.5 : INCH_mm / 32;
+  return metric ? 1 : INCH_mm / 16;
+}
+
+/** A length to type as people write it. Shows what it understood, refuses nonsense in words, nudges by arrow keys. */
+export function LengthField({ label, value_mm, feet = false, small = false, disabled = false, onChange, onHold }: LengthFieldProps) {
+  const style = useLengthStyle();
+  const [draft, setDraft] = useState<string>();
+  const [error, setError] = useState<string>();
+  const input = useRef<HTMLInputElement>(null);
+  const written = writeLength(value_mm, style, { feet });
+
+  const commit = (text: string): boolean => {
+    const parsed = parseLength(text, bareUnitOf(style));
+    if (!parsed.ok) {
+      setError(parsed.reason);
+      return false;
+    }
+    return take(parsed.value, false);
+  };
+  const take = (next_mm: number, nudge: boolean): boolean => {
+    const result = onChange(next_mm, nudge);
+    if (result.ok) {
+      setError(undefined);
+      setDraft(undefined);
+      return true;
+    }
+    setError(sentence(result.issues[0]?.words ?? 'That cannot be built.', result.issues[0]?.limit, style));
+    return false;
+  };
+  const parsedDraft = draft === undefined ? undefined : parseLength(draft, bareUnitOf(style));
+  const understood =
+    parsedDraft?.ok && formatLength(parsedDraft.value, style, { feet }) !== draft?.trim()
+      ? formatLength(parsedDraft.value, style, { feet })
+      : undefined;
+
+  return (
+    <span className={`field${small ? ' small' : ''}`}>
+      <input
+        ref={input}
+        aria-label={label}
+        aria-invalid={error !== undefined}
+        className={draft === undefined ? 'covered' : ''}
+        value={draft ?? written.text}
+        disabled={disabled}
+        inputMode="text"
+        autoComplete="off"
+        spellCheck={false}
+        onFocus={(event) => {
+          setDraft(written.text);
+          onHold?.();
+          event.currentTarget.select();
+        }}
+        onChange={(event) => {
+          setDraft(event.target.value);
+          setError(undefined);
+        }}
+        onBlur={() => {
+          if (draft !== undefined && draft.trim() !== written.text && !commit(draft)) return;
+          setDraft(undefined);
+          setError(undefined);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && draft !== undefined) {
+            if (draft.trim() === written.text || commit(draft)) requestAnimationFrame(() => input.current?.select());
+          }
+          if (event.key === 'Escape') {
+            setDraft(undefined);
+            setError(undefined);
+            input.current?.blur();
+          }
+          if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+            event.preventDefault();
+            const way = event.key === 'ArrowUp' ? 1 : -1;
+            take(value_mm + way * nudgeOf(style, event), true);
+          }
+        }}
+      />
+      {draft === undefined && (
+        <span className="shown fraction" aria-hidden="true">
+          {built(written)}
+        </span>
+      )}
+      {error !== undefined ? (
+        <span className="said error" role="alert">
+          {error}
+        </span>
+      ) : (
+        understood !== undefined && <span className="said">= {understood}</span>
+      )}
+    </span>
+  );
+}
+
+/** An issue's words as a sentence, with its limit in the shop's writing. */
+function sentence(words: string, limit_mm: number | undefined, style: LengthStyle): string {
+  const start = words.charAt(0).toUpperCase() + words.slice(1);
+  return limit_mm === undefined ? `${start}.` : `${start} (limit ${formatLength(limit_mm, style)}).`;
+}

@@ -1,0 +1,93 @@
+import { type LengthStyle, writeLength, type WrittenLength } from '@june-tide/core';
+import { useShed } from '../store/shed.ts';
+import { styleOf } from '../store/derived.ts';
+
+interface MeasureProps {
+  mm: number;
+  feet?: boolean;
+  signed?: boolean;
+}
+
+export function useLengthStyle(): LengthStyle {
+  return styleOf(useShed((shed) => shed.settings));
+}
+
+/** A length in the shop's writing, its fraction built. Screen readers get the plain form. */
+export function Measure({ mm, feet = false, signed = false }: MeasureProps) {
+  const written = writeLength(mm, useLengthStyle(), { feet, signed });
+  return (
+    <span className="fraction">
+      <span className="visually-hidden">{written.text}</span>
+      <span aria-hidden="true">{built(written)}</span>
+    </span>
+  );
+}
+
+export function built(written: WrittenLength) {
+  return (
+    <>
+      {written.sign}
+      {written.feet !== undefined && `${written.feet}′`}
+      {written.whole}
+      {written.numerator !== undefined && (
+        <>
+          {written.feet !== undefined && ' '}
+          <span className="over">{written.numerator}</span>
+          <span className="slash">⁄</span>
+          <span className="under">{written.denominator}</span>
+        </>
+      )}
+      {(written.unit === 'cm' || written.unit === 'mm') && ` ${written.unit}`}
+    </>
+  );
+}
+
+interface DrawnMeasureProps extends MeasureProps {
+  x: number;
+  y: number;
+  size: number;
+  anchor?: 'start' | 'middle' | 'end';
+  /** Words after the number, in italics. */
+  after?: string | undefined;
+  held?: boolean;
+}
+
+/** The same, drawn in an SVG, with a halo so that it reads over lines. */
+export function DrawnMeasure({ mm, feet = false, x, y, size, anchor = 'start', after, held = false }: DrawnMeasureProps) {
+  const w = writeLength(mm, useLengthStyle(), { feet });
+  const small = size * 0.79;
+  return (
+    <text
+      x={x}
+      y={y}
+      fontSize={size}
+      textAnchor={anchor}
+      className={held ? 'drawn held' : 'drawn'}
+      fontFamily="var(--serif)"
+      fontWeight={600}
+    >
+      {w.sign}
+      {w.feet !== undefined && `${w.feet}′`}
+      {w.whole}
+      {w.numerator !== undefined && (
+        <>
+          <tspan fontSize={small} dy={-size * 0.26}>
+            {w.numerator}
+          </tspan>
+          <tspan dy={size * 0.26}>⁄</tspan>
+          <tspan fontSize={small} dy={size * 0.05}>
+            {w.denominator}
+          </tspan>
+          <tspan dy={-size * 0.05}>{'\u200b'}</tspan>
+        </>
+      )}
+      {(w.unit === 'cm' || w.unit === 'mm') && <tspan fontSize={small}> {w.unit}</tspan>}
+      {after && (
+        <tspan fontSize={Math.max(13, size * 0.72)} fontStyle="italic" fontWeight={400} className="after">
+          {' '}
+          {after}
+        </tspan>
+      )}
+    </text>
+  );
+}

@@ -1,0 +1,125 @@
+import { Button, Result } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { INCH_mm, TWELVE_mm } from '@june-tide/core';
+import { TopBar } from '../../parts/TopBar.tsx';
+import { measuresFor, shapeFor, targetFor } from '../../store/derived.ts';
+import { redo, undo, useShed } from '../../store/shed.ts';
+import { JobCard } from './JobCard.tsx';
+import { Plank } from './Plank.tsx';
+import { SectionView } from './SectionView.tsx';
+import { StepBench } from './steps/StepBench.tsx';
+import { Ticket } from './Ticket.tsx';
+import { type BayContext, BayProvider, type StepKey, STEPS } from './useBay.ts';
+
+const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
+
+/** One board on the stand. */
+export function Bay() {
+  const { id = '', step } = useParams();
+  const record = useShed((shed) => shed.records[id]);
+  const riders = useShed((shed) => shed.riders);
+  const history = useShed((shed) => shed.histories[id]);
+  const [hook, setHook] = useState(20 * INCH_mm);
+  const [held, hold] = useState<string>();
+
+  useEffect(() => hold(undefined), [step]);
+
+  const board = record?.board;
+  const length_mm = board?.length_mm ?? 0;
+  const wide_mm = length_mm / 2 + (board?.outline.widePoint_mm ?? 0);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target instanceof Element ? event.target : undefined;
+      const typing = target?.closest('input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]');
+      const command = event.ctrlKey || event.metaKey;
+      if (command && event.key.toLowerCase() === 'z' && !target?.closest('textarea')) {
+        event.preventDefault();
+        if (event.shiftKey) redo(id);
+        else undo(id);
+        return;
+      }
+      if (command && event.key.toLowerCase() === 'y') {
+        event.preventDefault();
+        redo(id);
+        return;
+      }
+      if (typing || command || event.altKey) return;
+      const by = event.shiftKey ? INCH_mm / 4 : INCH_mm;
+      const moves: Record<string, (x: number) => number> = {
+        ArrowLeft: (x) => x - by,
+        ArrowRight: (x) => x + by,
+        n: () => length_mm - TWELVE_mm,
+        t: () => TWELVE_mm,
+        w: () => wide_mm,
+      };
+      const move = moves[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+      if (!move) return;
+      event.preventDefault();
+      setHook((x) => Math.min(length_mm, Math.max(0, move(x))));
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [id, length_mm, wide_mm]);
+
+  const value = useMemo((): BayContext | undefined => {
+    if (!record || !isStep(step)) return undefined;
+    const L = record.board.length_mm;
+    return {
+      record,
+      shape: shapeFor(record.board),
+      measures: measuresFor(record.board),
+      rider: record.riderId === null ? undefined : riders[record.riderId],
+      target: targetFor(record, riders),
+      step,
+      hook_mm: Math.min(L, Math.max(0, hook)),
+      moveHook: (x) => setHook(Math.min(L, Math.max(0, x))),
+      held,
+      hold,
+    };
+  }, [record, riders, step, hook, held]);
+
+  if (!record) {
+    return (
+      <div className="page">
+        <TopBar />
+        <Result title="This board is not on the rack" subTitle="It may have been taken off in another tab." extra={<Link to="/">Back to the rack</Link>} />
+      </div>
+    );
+  }
+  if (!value) return <Navigate to={`/bay/${id}/outline`} replace />;
+  const lastStep = history?.past.at(-1);
+  const nextStep = history?.future[0];
+  return (
+    <BayProvider value={value}>
+      <div className="page">
+        <TopBar
+          title={
+            <h1 className="title">
+              {record.board.name} {record.number}
+              {value.rider && <small>for {value.rider.name}</small>}
+            </h1>
+          }
+        >
+          <Button type="text" disabled={!lastStep} onClick={() => undo(id)} title="Ctrl Z">
+            {lastStep ? `Undo: ${lastStep.name}` : 'Undo'}
+          </Button>
+          <Button type="text" disabled={!nextStep} onClick={() => redo(id)} title="Ctrl Shift Z">
+            {nextStep ? `Redo: ${nextStep.name}` : 'Redo'}
+          </Button>
+        </TopBar>
+        <main className="bay">
+          <JobCard />
+          <div className="stand">
+            <Plank />
+            <div className="bench">
+              <StepBench />
+              <SectionView />
+              <Ticket />
+            </div>
+          </div>
+        </main>
+      </div>
+    </BayProvider>
+  );
+}

@@ -1,0 +1,55 @@
+import { NavLink } from 'react-router';
+import { bottomWords, checkNotes, formatLength, formatMass, railRatio, SETUP_WORDS } from '@june-tide/core';
+import { useLengthStyle } from '../../parts/Measure.tsx';
+import { useShed } from '../../store/shed.ts';
+import { type BayContext, STEP_WORDS, type StepKey, STEPS, useBay } from './useBay.ts';
+
+/** The order of the work, each line with its present value. */
+export function JobCard() {
+  const bay = useBay();
+  const style = useLengthStyle();
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  const write = (mm: number, feet = false) => formatLength(mm, style, { feet });
+  return (
+    <nav className="job" aria-label="Order of the work">
+      {STEPS.map((step, i) => (
+        <NavLink key={step} to={`../${step}`} relative="path" aria-current={bay.step === step ? 'step' : undefined}>
+          <span className="n">{i + 1}</span>
+          <span className="what">{STEP_WORDS[step]}</span>
+          <span className="now">{nowOf(step, bay, write, massUnit)}</span>
+        </NavLink>
+      ))}
+    </nav>
+  );
+
+  function nowOf(step: StepKey, { record, measures: m, rider, target, shape }: BayContext, say: typeof write, unit: 'kg' | 'lb'): string {
+    const { board } = record;
+    switch (step) {
+      case 'rider':
+        return rider ? `${rider.name}, ${formatMass(rider.mass_kg, unit)}` : 'nobody yet';
+      case 'outline':
+        return `${say(m.length_mm, true)} × ${say(m.width_mm)}`;
+      case 'rocker':
+        return `${say(m.noseRocker_mm)} and ${say(m.tailRocker_mm)}`;
+      case 'foil':
+        return `${say(m.thickness_mm)} thick`;
+      case 'rails': {
+        const apexes = board.rails.stations.map((s) => s.apex);
+        const [soft, down] = [railRatio(Math.max(...apexes)), railRatio(Math.min(...apexes))];
+        return soft === down ? soft : `${soft} to ${down}`;
+      }
+      case 'bottom':
+        return bottomWords(shape, style);
+      case 'fins':
+        return SETUP_WORDS[board.fins.setup];
+      case 'check': {
+        const count = checkNotes(shape, target, style).filter((note) => note.level === 'look').length;
+        return count === 0 ? 'nothing to look at' : `${count} to look at`;
+      }
+      case 'make':
+        return 'paper and files';
+      case 'ride':
+        return record.rides.length === 0 ? 'not yet' : `${record.rides.length} noted`;
+    }
+  }
+}

@@ -1,0 +1,117 @@
+import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS } from '@june-tide/core';
+import { Measure } from '../../parts/Measure.tsx';
+import { useShed } from '../../store/shed.ts';
+import { useBay } from './useBay.ts';
+
+/** What hangs on the board: the headline, litres against the target, the key numbers. Always in sight. */
+export function Ticket() {
+  const { record, measures: m, rider, target } = useBay();
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  const { board } = record;
+  const wide = m.widePointFromCentre_mm;
+  return (
+    <section className="ticket" aria-label="Ticket">
+      <div className="who">
+        <span>
+          {board.name} {record.number}
+        </span>
+        {rider && (
+          <span>
+            <i>for</i> {rider.name}, {formatMass(rider.mass_kg, massUnit)}
+          </span>
+        )}
+      </div>
+      <div className="headline" data-testid="headline">
+        <Measure mm={m.length_mm} feet /> × <Measure mm={m.width_mm} /> × <Measure mm={m.thickness_mm} />
+      </div>
+      <div className="litres-row">
+        <span className="litres" data-testid="litres">
+          {formatLitres(m.volume_L)}
+        </span>
+        {target && <LitresScale litres={m.volume_L} target={target} />}
+      </div>
+      <div className="target">
+        {target && rider ? (
+          <>
+            <span title={target.sentence}>
+              aim {target.low_L.toFixed(1)} to {target.high_L.toFixed(1)} L
+            </span>
+            <span>{(m.volume_L / rider.mass_kg).toFixed(2)} L per kg</span>
+            <span>{gap(m.volume_L, target)}</span>
+          </>
+        ) : (
+          <span>No rider yet: choose one in step 1 for a target.</span>
+        )}
+      </div>
+      <dl>
+        <Line name="Nose 12" mm={m.noseWidth12_mm} />
+        <Line name="Nose lift" mm={m.noseRocker_mm} />
+        <Line name="Tail 12" mm={m.tailWidth12_mm} />
+        <Line name="Tail lift" mm={m.tailRocker_mm} />
+        {m.block_mm > 0 ? (
+          <Line name="Block" mm={m.block_mm} />
+        ) : (
+          <div>
+            <dt>Tail</dt>
+            <dd>{TAIL_WORDS[board.outline.tail.kind]}</dd>
+          </div>
+        )}
+        <Line name="Thick N12" mm={m.noseThickness12_mm} />
+        <div>
+          <dt>Wide point</dt>
+          <dd>
+            {Math.abs(wide) < 0.4 ? (
+              'centre'
+            ) : (
+              <>
+                <Measure mm={Math.abs(wide)} /> {wide > 0 ? 'ahead' : 'behind'}
+              </>
+            )}
+          </dd>
+        </div>
+        <Line name="Thick T12" mm={m.tailThickness12_mm} />
+      </dl>
+    </section>
+  );
+}
+
+function Line({ name, mm }: { name: string; mm: number }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>
+        <Measure mm={mm} />
+      </dd>
+    </div>
+  );
+}
+
+function gap(litres: number, target: LitresTarget): string {
+  if (litres < target.low_L) return `${(target.low_L - litres).toFixed(1)} L under`;
+  if (litres > target.high_L) return `${(litres - target.high_L).toFixed(1)} L over`;
+  return 'in the range';
+}
+
+/** The litres as a stroke on a little scale, the range as a band. */
+function LitresScale({ litres, target }: { litres: number; target: LitresTarget }) {
+  const from = Math.floor(Math.min(litres, target.low_L) - 1);
+  const to = Math.ceil(Math.max(litres, target.high_L) + 1);
+  const x = (value: number) => 6 + ((value - from) / (to - from)) * 168;
+  const every = Math.max(1, Math.ceil((to - from) / 6));
+  const ticks = Array.from({ length: Math.floor((to - from) / every) + 1 }, (_, i) => from + i * every);
+  return (
+    <svg width={180} height={40} aria-hidden="true">
+      <rect x={x(target.low_L)} width={x(target.high_L) - x(target.low_L)} y={20} height={12} fill="var(--faint)" opacity={0.45} />
+      <line x1={6} x2={174} y1={32} y2={32} stroke="var(--ink)" />
+      {ticks.map((tick) => (
+        <g key={tick}>
+          <line x1={x(tick)} x2={x(tick)} y1={27} y2={32} stroke="var(--ink)" />
+          <text x={x(tick)} y={14} textAnchor="middle" fontSize={13} fontFamily="var(--serif)" fill="var(--pencil)">
+            {tick}
+          </text>
+        </g>
+      ))}
+      <line x1={x(litres)} x2={x(litres)} y1={17} y2={38} stroke="var(--ink)" strokeWidth={4} />
+    </svg>
+  );
+}

@@ -1,0 +1,51 @@
+import type { Board } from '@june-tide/core';
+import { curveOf, type StepKey } from './useBay.ts';
+
+/** Where everything with a station lies on the plank: one x for plan, tape and profile. CSS pixels. */
+export interface PlankScale {
+  width: number;
+  height: number;
+  /** Pixels a mm along the board and across it. */
+  k: number;
+  x: (station_mm: number) => number;
+  station: (x: number) => number;
+  /** Is only the near half of the plan drawn, to give the profile room? */
+  half: boolean;
+  planTop: number;
+  /** y of the stringer on the plan. */
+  centre: number;
+  tapeTop: number;
+  /** y of the straightedge the profile lies on. */
+  ground: number;
+  /** How much taller than true the profile is drawn. */
+  stretch: number;
+}
+
+export const TAPE_HEIGHT = 30;
+const SIDE = 30;
+
+/** Lays out the plank. The plan has the room, but on the steps that are about the profile. */
+export function plankScale(board: Board, step: StepKey, width: number, height: number): PlankScale {
+  const half = curveOf(step) === 'rocker' || curveOf(step) === 'foil';
+  const profileHeight = half ? Math.max(150, height * 0.44) : Math.max(84, Math.min(118, height * 0.24));
+  const planHeight = height - TAPE_HEIGHT - profileHeight;
+  const breadth = half ? board.outline.width_mm / 2 : board.outline.width_mm;
+  const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - 26) / breadth));
+  const left = (width - board.length_mm * k) / 2;
+  const centre = half ? planHeight - 8 : planHeight / 2 + 2;
+  const tallest = (Math.max(board.rocker.noseLift_mm + board.foil.noseTip_mm, board.rocker.tailLift_mm + board.foil.tailTip_mm, board.foil.thickness_mm) + 4) * k;
+  const stretch = half ? Math.min(4, Math.max(1, Math.floor(((profileHeight - 64) / tallest) * 2) / 2)) : 1;
+  return {
+    width,
+    height,
+    k,
+    x: (station_mm) => left + station_mm * k,
+    station: (x) => (x - left) / k,
+    half,
+    planTop: 0,
+    centre,
+    tapeTop: planHeight,
+    ground: height - (half ? 26 : 18),
+    stretch,
+  };
+}

@@ -1,0 +1,150 @@
+import { Select } from 'antd';
+import { hasBlock, hollowStretches, TAIL_KINDS, TAIL_WORDS, withLength } from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { Measure } from '../../../parts/Measure.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+import { MarksTable } from './MarksTable.tsx';
+
+/** Tells where the marks ask for a hollow that the batten could not avoid. */
+function Hollows({ stretches }: { stretches: [number, number][] }) {
+  return stretches.map(([from, to]) => (
+    <p key={from} role="status" style={{ margin: '6px 0 0', color: 'var(--coral-text)' }}>
+      The marks ask for a hollow from <Measure mm={from} /> to <Measure mm={to} /> from the tail. Move one toward the batten, or lift it off.
+    </p>
+  ));
+}
+
+const TAIL_WITH_DEPTH = new Set(['squash', 'thumb', 'diamond', 'sixCorner', 'swallow', 'halfMoon']);
+/** A block and a depth to begin with, mm, when a tail that had none gets them. */
+const FIRST_BLOCK = { swallow: 190, halfMoon: 190, square: 150, other: 145 };
+const FIRST_DEPTH: Readonly<Record<string, number>> = { swallow: 90, halfMoon: 50, squash: 35, thumb: 80, diamond: 75, sixCorner: 60 };
+
+export function OutlineBench() {
+  const { record, shape } = useBay();
+  const { board } = record;
+  const { tail, nose } = board.outline;
+  return (
+    <section aria-label="Outline">
+      <div className="head">
+        <h2>Outline</h2>
+        <span className="quiet">arrow keys nudge, with Shift more, with Alt less</span>
+      </div>
+      <div style={{ display: 'flex', gap: 12, flexWrap: 'wrap', alignItems: 'end', marginBottom: 6 }}>
+        <span className="labelled">
+          Length
+          <LengthField
+            label="Length"
+            feet
+            value_mm={board.length_mm}
+            onChange={(length, nudge) => editBoard(record.id, 'length', (b) => withLength(b, length), nudge ? 'field:length' : undefined)}
+          />
+        </span>
+        <label className="labelled">
+          Nose
+          <Select
+            aria-label="Nose"
+            value={nose.kind}
+            style={{ width: 104 }}
+            options={[
+              { value: 'pointed', label: 'Pointed' },
+              { value: 'round', label: 'Round' },
+            ]}
+            onChange={(kind) =>
+              editBoard(record.id, `${kind} nose`, (b) => ({
+                ...b,
+                outline: { ...b.outline, nose: kind === 'round' ? { kind } : { kind, curve_rad: (40 * Math.PI) / 180 } },
+              }))
+            }
+          />
+        </label>
+        <label className="labelled">
+          Tail
+          <Select
+            aria-label="Tail"
+            value={tail.kind}
+            style={{ width: 130 }}
+            options={TAIL_KINDS.map((value) => ({ value, label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()) }))}
+            onChange={(kind) =>
+              editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => {
+                const first = kind in FIRST_BLOCK ? FIRST_BLOCK[kind as keyof typeof FIRST_BLOCK] : FIRST_BLOCK.other;
+                const needsBlock = hasBlock(kind) && tail.block_mm < 45;
+                return {
+                  ...b,
+                  outline: {
+                    ...b.outline,
+                    tail: {
+                      kind,
+                      block_mm: needsBlock ? first : tail.block_mm,
+                      depth_mm: FIRST_DEPTH[kind] ?? tail.depth_mm,
+                    },
+                  },
+                };
+              })
+            }
+          />
+        </label>
+        {TAIL_WITH_DEPTH.has(tail.kind) && (
+          <span className="labelled">
+            Tail depth
+            <LengthField
+              label="Tail depth"
+              small
+              value_mm={tail.depth_mm}
+              onChange={(depth_mm, nudge) =>
+                editBoard(
+                  record.id,
+                  'tail depth',
+                  (b) => ({ ...b, outline: { ...b.outline, tail: { ...b.outline.tail, depth_mm } } }),
+                  nudge ? 'field:tailDepth' : undefined,
+                )
+              }
+            />
+          </span>
+        )}
+      </div>
+      <MarksTable curve="outline" />
+      <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
+    </section>
+  );
+}
+
+export function RockerBench() {
+  const { shape } = useBay();
+  return (
+    <section aria-label="Rocker">
+      <div className="head">
+        <h2>Rocker</h2>
+        <span className="quiet">lifts from the tangent at the flat point</span>
+      </div>
+      <MarksTable curve="rocker" />
+      <Hollows stretches={hollowStretches(shape.rocker.line, 'up')} />
+    </section>
+  );
+}
+
+export function FoilBench() {
+  const { shape, measures: m } = useBay();
+  const bias = m.noseThickness12_mm - m.tailThickness12_mm;
+  return (
+    <section aria-label="Foil">
+      <div className="head">
+        <h2>Foil</h2>
+        <span className="quiet">thickness at the stringer, finished foam</span>
+      </div>
+      <MarksTable curve="foil" />
+      <p className="quiet" style={{ margin: '6px 0 0' }}>
+        At 12 in from each end the nose is{' '}
+        {Math.abs(bias) < 0.2 ? (
+          'as thick as the tail.'
+        ) : (
+          <>
+            <Measure mm={Math.abs(bias)} /> {bias > 0 ? 'thicker' : 'thinner'} than the tail.
+          </>
+        )}
+      </p>
+      <Hollows stretches={hollowStretches(shape.foil.line, 'in')} />
+    </section>
+  );
+}
+

@@ -1,0 +1,126 @@
+import { Button } from 'antd';
+import { CloseOutlined } from '@ant-design/icons';
+import { battenAlone, halfBreadthAt, type MarkedCurve, type MarkRow, markRows, thicknessAt, withMarkAt, withMarkValue, withNewMark, withoutMark } from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { Measure } from '../../../parts/Measure.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
+const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide point' } as const;
+
+/** The marks of a curve, nose to tail: type a number, slide a station, lift one off, set one at the hook. */
+export function MarksTable({ curve }: { curve: MarkedCurve }) {
+  const { record, shape, hook_mm, held, hold, moveHook } = useBay();
+  const { board } = record;
+  const rows = markRows(board, curve);
+  const valueAtHook =
+    curve === 'outline'
+      ? 2 * halfBreadthAt(shape.outline, hook_mm)
+      : curve === 'rocker'
+        ? shape.rocker.line.valueAt(hook_mm)
+        : thicknessAt(shape.foil, hook_mm);
+  const change = (row: MarkRow, value_mm: number, nudge: boolean) =>
+    editBoard(
+      record.id,
+      `${row.label.toLowerCase()} on the ${curve}`,
+      (b) => withMarkValue(b, curve, row.key, value_mm),
+      nudge ? `field:${curve}.${row.key}` : undefined,
+    );
+  const move = (row: MarkRow, at_mm: number, nudge: boolean) =>
+    editBoard(
+      record.id,
+      `${row.label.toLowerCase()} moved`,
+      (b) => withMarkAt(b, curve, row.key, at_mm),
+      nudge ? `place:${curve}.${row.key}` : undefined,
+    );
+  return (
+    <>
+      <table className="marks">
+        <thead>
+          <tr>
+            <th scope="col">Mark</th>
+            <th scope="col">Station</th>
+            <th scope="col" className="num">
+              {VALUE_WORDS[curve]}
+            </th>
+            {curve === 'outline' && (
+              <th scope="col" className="num">
+                Batten alone
+              </th>
+            )}
+            <th scope="col">
+              <span className="visually-hidden">Lift off</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key} className={held === row.key ? 'held' : ''} onFocus={() => moveHook(row.x_mm)}>
+              <th scope="row">{row.label}</th>
+              <td>
+                {row.movable ? (
+                  <>
+                    <LengthField
+                      small
+                      label={`${row.label} station`}
+                      value_mm={row.at_mm}
+                      onChange={(at, nudge) => move(row, at, nudge)}
+                      onHold={() => hold(row.key)}
+                    />{' '}
+                    <span className="quiet" style={{ fontSize: 13 }}>
+                      {PLACE_WORDS[row.from]}
+                    </span>
+                  </>
+                ) : (
+                  <span className="quiet">at the {row.from}</span>
+                )}
+              </td>
+              <td className="num">
+                {row.valued ? (
+                  <LengthField
+                    label={`${row.label} ${VALUE_WORDS[curve].toLowerCase()}`}
+                    value_mm={row.value_mm}
+                    onChange={(value, nudge) => change(row, value, nudge)}
+                    onHold={() => hold(row.key)}
+                  />
+                ) : (
+                  <span className="quiet">level</span>
+                )}
+              </td>
+              {curve === 'outline' && (
+                <td className="num serif quiet">
+                  {row.liftable && (
+                    <span className="serif">
+                      <Measure mm={battenAlone(board.outline, shape.anchors, Number(row.key))} />
+                    </span>
+                  )}
+                </td>
+              )}
+              <td>
+                {row.liftable && (
+                  <Button
+                    type="text"
+                    size="small"
+                    aria-label={`Lift off ${row.label}`}
+                    title="Lift it off: the batten springs free here"
+                    icon={<CloseOutlined aria-hidden />}
+                    onClick={() => editBoard(record.id, `${row.label.toLowerCase()} lifted off`, (b) => withoutMark(b, curve, row.key))}
+                  />
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Button
+        size="small"
+        style={{ marginTop: 8 }}
+        disabled={rows.some((row) => Math.abs(row.x_mm - hook_mm) < 25) || hook_mm < 25 || hook_mm > board.length_mm - 25}
+        onClick={() => editBoard(record.id, 'new mark', (b) => withNewMark(b, curve, hook_mm, valueAtHook))}
+      >
+        Set a mark at the hook
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import { useBay } from '../useBay.ts';
+import { FoilBench, OutlineBench, RockerBench } from './CurveBenches.tsx';
+import { MakeBench } from './MakeBench.tsx';
+import { CheckBench, RideBench, RiderBench } from './PeopleBenches.tsx';
+import { BottomBench, FinsBench, RailsBench } from './ShapeBenches.tsx';
+
+const BENCHES = {
+  rider: RiderBench,
+  outline: OutlineBench,
+  rocker: RockerBench,
+  foil: FoilBench,
+  rails: RailsBench,
+  bottom: BottomBench,
+  fins: FinsBench,
+  check: CheckBench,
+  make: MakeBench,
+  ride: RideBench,
+} as const;
+
+/** The bench of the current step. */
+export function StepBench() {
+  const { step } = useBay();
+  const Bench = BENCHES[step];
+  return <Bench />;
+}

@@ -1,0 +1,48 @@
+import { createContext, useContext } from 'react';
+import type { BoardRecord, LitresTarget, MarkedCurve, Measures, Rider, Shape } from '@june-tide/core';
+
+/** What every part of the bay needs of the one board on the stand. */
+export interface BayContext {
+  record: BoardRecord;
+  shape: Shape;
+  measures: Measures;
+  rider: Rider | undefined;
+  target: LitresTarget | undefined;
+  step: StepKey;
+  /** The station cursor, mm from the tail. */
+  hook_mm: number;
+  moveHook: (x_mm: number) => void;
+  /** The mark in hand, of the step's curve. */
+  held: string | undefined;
+  hold: (key: string | undefined) => void;
+}
+
+export const STEPS = ['rider', 'outline', 'rocker', 'foil', 'rails', 'bottom', 'fins', 'check', 'make', 'ride'] as const;
+export type StepKey = (typeof STEPS)[number];
+
+export const STEP_WORDS: Readonly<Record<StepKey, string>> = {
+  rider: 'Rider',
+  outline: 'Outline',
+  rocker: 'Rocker',
+  foil: 'Foil',
+  rails: 'Rails',
+  bottom: 'Bottom',
+  fins: 'Fins',
+  check: 'Check',
+  make: 'Make',
+  ride: 'Ride',
+};
+
+/** The curve a step is about, if it is about one. */
+export function curveOf(step: StepKey): MarkedCurve | undefined {
+  return step === 'outline' || step === 'rocker' || step === 'foil' ? step : undefined;
+}
+
+const context = createContext<BayContext | undefined>(undefined);
+export const BayProvider = context.Provider;
+
+export function useBay(): BayContext {
+  const bay = useContext(context);
+  if (!bay) throw new Error('useBay: not inside the bay');
+  return bay;
+}

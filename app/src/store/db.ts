@@ -1,0 +1,23 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { BoardRecord, Rider } from '@june-tide/core';
+
+/** The shop's own choices. */
+export interface Settings {
+  id: 'shop';
+  lengthStyle: 'in8' | 'in16' | 'in32' | 'decimal' | 'cm' | 'mm';
+  massUnit: 'kg' | 'lb';
+  light: 'day' | 'night';
+  paper: 'A4' | 'Letter';
+}
+
+export const USUAL_SETTINGS: Settings = { id: 'shop', lengthStyle: 'in16', massUnit: 'kg', light: 'day', paper: 'A4' };
+
+export interface Shed {
+  boards: EntityTable<BoardRecord, 'id'>;
+  riders: EntityTable<Rider, 'id'>;
+  settings: EntityTable<Settings, 'id'>;
+}
+
+/** The browser's own store. Named one-step versions: never edit an old one, add the next. */
+export const db = new Dexie('june-tide') as Dexie & Shed;
+db.version(1).stores({ boards: 'id, updatedAt', riders: 'id', settings: 'id' });

@@ -1,0 +1,195 @@
+import { create } from 'zustand';
+import { type Board, boardFrom, type BoardRecord, boardRecordSchema, type Issue, type Rider, riderSchema } from '@june-tide/core';
+import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
+import { db, type Settings, USUAL_SETTINGS } from './db.ts';
+import { type History, noHistory, redone, stepped, undone } from './history.ts';
+import { SaveQueue, type SaveState } from './saveQueue.ts';
+
+export type EditResult = { ok: true } | { ok: false; issues: Issue[] };
+
+interface ShedState {
+  status: 'loading' | 'ready' | 'failed';
+  /** Why the shed could not be opened. */
+  failure: string | undefined;
+  records: Readonly<Record<string, BoardRecord>>;
+  riders: Readonly<Record<string, Rider>>;
+  settings: Settings;
+  save: SaveState;
+  histories: Readonly<Record<string, History<BoardRecord>>>;
+  /** Records in the store that could not be read; left there untouched. */
+  unreadable: number;
+}
+
+export const useShed = create<ShedState>(() => ({
+  status: 'loading',
+  failure: undefined,
+  records: {},
+  riders: {},
+  settings: USUAL_SETTINGS,
+  save: { kind: 'saved' },
+  histories: {},
+  unreadable: 0,
+}));
+
+const queue = new SaveQueue((save) => useShed.setState({ save }));
+const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('june-tide');
+
+const byId = <T extends { id: string }>(items: readonly T[]): Record<string, T> =>
+  Object.fromEntries(items.map((item) => [item.id, item]));
+
+/** Opens the shed; a new one gets the demo boards and riders. */
+export async function loadShed(): Promise<void> {
+  try {
+    const settings = await db.settings.get('shop');
+    if (!settings) {
+      await db.transaction('rw', db.boards, db.riders, db.settings, async () => {
+        await db.riders.bulkPut([...DEMO_RIDERS]);
+        await db.boards.bulkPut(demoRecords());
+        await db.settings.put(USUAL_SETTINGS);
+      });
+    }
+    const boards = (await db.boards.toArray()).map((raw) => boardRecordSchema.safeParse(raw));
+    const riders = (await db.riders.toArray()).map((raw) => riderSchema.safeParse(raw));
+    const good = boards.flatMap((parsed) => (parsed.success && boardFrom(parsed.data.board).ok ? [parsed.data] : []));
+    useShed.setState({
+      status: 'ready',
+      records: byId(good),
+      riders: byId(riders.flatMap((parsed) => (parsed.success ? [parsed.data] : []))),
+      settings: { ...USUAL_SETTINGS, ...settings },
+      unreadable: boards.length - good.length,
+    });
+  } catch (error) {
+    useShed.setState({ status: 'failed', failure: error instanceof Error ? error.message : String(error) });
+  }
+}
+
+function keep(record: BoardRecord): void {
+  useShed.setState((shed) => ({ records: { ...shed.records, [record.id]: record } }));
+  queue.put(`board:${record.id}`, () => db.boards.put(record));
+  channel?.postMessage({ kind: 'board', record });
+}
+
+/** A change from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */
+channel?.addEventListener('message', (event: MessageEvent<unknown>) => {
+  const data = event.data;
+  if (typeof data !== 'object' || data === null || !('record' in data)) return;
+  const parsed = boardRecordSchema.safeParse(data.record);
+  if (!parsed.success || useShed.getState().status !== 'ready') return;
+  const record = parsed.data;
+  useShed.setState((shed) => {
+    const before = shed.records[record.id];
+    const histories = before
+      ? {
+          ...shed.histories,
+          [record.id]: stepped(
+            shed.histories[record.id] ?? noHistory(),
+            before,
+            'change in another tab',
+            'other-tab',
+            Date.now(),
+          ),
+        }
+      : shed.histories;
+    return { records: { ...shed.records, [record.id]: record }, histories };
+  });
+});
+
+/** Adds a board to the rack and gives its id. */
+export function addBoard(board: Board, riderId: string | null): string {
+  const now = new Date().toISOString();
+  const { records } = useShed.getState();
+  const numbers = Object.values(records).flatMap((r) => (r.board.name === board.name ? [r.number] : []));
+  const record: BoardRecord = {
+    id: crypto.randomUUID(),
+    number: Math.max(0, ...numbers) + 1,
+    board,
+    riderId,
+    rides: [],
+    createdAt: now,
+    updatedAt: now,
+  };
+  keep(record);
+  return record.id;
+}
+
+/**
+ * Changes one record by a named step. The board must stay one that can be built: if not, nothing changes and the
+ * issues are given. `mergeKey` joins a run of small steps (a drag, nudges) into one that is undone at once.
+ */
+export function edit(
+  id: string,
+  name: string,
+  change: (record: BoardRecord) => BoardRecord,
+  mergeKey?: string,
+): EditResult {
+  const shed = useShed.getState();
+  const before = shed.records[id];
+  if (!before) return { ok: false, issues: [{ code: 'gone', path: '', words: 'this board is no longer on the rack' }] };
+  const changed = change(before);
+  if (changed === before) return { ok: true };
+  if (changed.board !== before.board) {
+    const opened = boardFrom(changed.board);
+    if (!opened.ok) return opened;
+  }
+  const after = { ...changed, updatedAt: new Date().toISOString() };
+  const history = stepped(shed.histories[id] ?? noHistory(), before, name, mergeKey, Date.now());
+  useShed.setState({ histories: { ...shed.histories, [id]: history } });
+  keep(after);
+  return { ok: true };
+}
+
+export function editBoard(id: string, name: string, change: (board: Board) => Board, mergeKey?: string): EditResult {
+  return edit(
+    id,
+    name,
+    (record) => {
+      const board = change(record.board);
+      return board === record.board ? record : { ...record, board };
+    },
+    mergeKey,
+  );
+}
+
+function travel(id: string, way: typeof undone<BoardRecord>): void {
+  const shed = useShed.getState();
+  const present = shed.records[id];
+  const history = shed.histories[id];
+  if (!present || !history) return;
+  const moved = way(history, present);
+  if (!moved) return;
+  useShed.setState({ histories: { ...shed.histories, [id]: moved.history } });
+  keep({ ...moved.present, updatedAt: new Date().toISOString() });
+}
+
+export const undo = (id: string): void => travel(id, undone);
+export const redo = (id: string): void => travel(id, redone);
+
+/** Takes a board off the rack. @returns a function that puts it back. */
+export function removeBoard(id: string): () => void {
+  const record = useShed.getState().records[id];
+  useShed.setState((shed) => {
+    const { [id]: _gone, ...records } = shed.records;
+    return { records };
+  });
+  queue.put(`board:${id}`, () => db.boards.delete(id));
+  return () => {
+    if (record) keep(record);
+  };
+}
+
+export function keepRider(rider: Rider): void {
+  useShed.setState((shed) => ({ riders: { ...shed.riders, [rider.id]: rider } }));
+  queue.put(`rider:${rider.id}`, () => db.riders.put(rider));
+}
+
+export function changeSettings(change: Partial<Settings>): void {
+  const settings = { ...useShed.getState().settings, ...change };
+  useShed.setState({ settings });
+  queue.put('settings', () => db.settings.put(settings));
+}
+
+if (typeof window !== 'undefined') {
+  window.addEventListener('beforeunload', (event) => {
+    if (queue.busy && useShed.getState().save.kind === 'failed') event.preventDefault();
+  });
+}

@@ -1,0 +1,5 @@
+import { build, checkNode, install } from './prepare.mjs';
+
+checkNode();
+install();
+build({ always: true });

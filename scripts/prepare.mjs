@@ -1,0 +1,81 @@
+// What start and test share: the Node version, the packages, the build, each done only when needed.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const cache = join(root, 'node_modules', '.cache', 'june-tide');
+
+export function say(text) {
+  console.log(`\n== ${text}`);
+}
+
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major > 20 || (major === 20 && minor >= 19)) return;
+  console.error(`June Tide needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer one and try again.`);
+  process.exit(1);
+}
+
+/** Runs a command to its end. Gives whether it succeeded. */
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (result.error) console.error(`${command}: ${result.error.message}`);
+  return result.status === 0;
+}
+
+export function mustRun(command, args, words, options) {
+  if (run(command, args, options)) return;
+  console.error(`\n${words} did not succeed; the lines above say why.`);
+  process.exit(1);
+}
+
+function stampOf(name) {
+  const file = join(cache, name);
+  return existsSync(file) ? readFileSync(file, 'utf8') : '';
+}
+
+function setStamp(name, text) {
+  mkdirSync(cache, { recursive: true });
+  writeFileSync(join(cache, name), text);
+}
+
+/** Installs the packages when there are none or the lock file changed. */
+export function install() {
+  const wanted = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  if (existsSync(join(root, 'node_modules')) && stampOf('installed') === wanted) return;
+  say('Installing packages (once)');
+  mustRun('npm', ['ci', '--no-audit', '--no-fund'], 'Installing packages');
+  setStamp('installed', wanted);
+}
+
+function filesBelow(folder) {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    if (entry.name === 'node_modules' || entry.name === 'dist') return [];
+    const path = join(folder, entry.name);
+    return entry.isDirectory() ? filesBelow(path) : [path];
+  });
+}
+
+/** Builds the app and the server when a source is newer than the last build. */
+export function build({ always = false } = {}) {
+  const hash = createHash('sha256');
+  for (const file of ['core', 'app', 'server'].flatMap((folder) => filesBelow(join(root, folder))).sort()) {
+    const { size, mtimeMs } = statSync(file);
+    hash.update(`${file}:${size}:${mtimeMs};`);
+  }
+  hash.update(readFileSync(join(root, 'package-lock.json')));
+  const wanted = hash.digest('hex');
+  const there = existsSync(join(root, 'app/dist/index.html')) && existsSync(join(root, 'server/dist/main.mjs'));
+  if (!always && there && stampOf('built') === wanted) return;
+  say('Building');
+  mustRun(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'app', '--logLevel', 'warn'], 'Building the app');
+  mustRun(
+    process.execPath,
+    ['node_modules/esbuild/bin/esbuild', 'server/src/main.ts', '--bundle', '--platform=node', '--format=esm', '--packages=external', '--alias:@june-tide/core=./core/src/index.ts', '--outfile=server/dist/main.mjs', '--log-level=warning'],
+    'Building the server',
+  );
+  setStamp('built', wanted);
+}
