@@ -91,3 +91,26 @@ export function DrawnMeasure({ mm, feet = false, x, y, size, anchor = 'start', a
     </text>
   );
 }
+
+/** Text in which plain fractions of an inch (3/8, 15/16) are built; ratios such as 60/40 stay as they are. */
+export function BuiltText({ text }: { text: string }) {
+  const parts = text.split(/(\b\d+\/(?:2|4|8|16|32|64)\b)/);
+  return (
+    <span className="fraction wraps">
+      <span className="visually-hidden">{text}</span>
+      <span aria-hidden="true">
+        {parts.map((part, i) => {
+          if (i % 2 === 0) return i + 1 < parts.length ? part.replace(/(\d) $/, '$1') : part;
+          const [over, under] = part.split('/');
+          return (
+            <span key={i} style={{ whiteSpace: 'nowrap' }}>
+              <span className="over">{over}</span>
+              <span className="slash">⁄</span>
+              <span className="under">{under}</span>
+            </span>
+          );
+        })}
+      </span>
+    </span>
+  );
+}

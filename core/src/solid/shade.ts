@@ -24,7 +24,7 @@ export function deckShade(shape: Shape, columns: number, rows: number): DeckShad
   const stepX = shape.board.length_mm / columns;
   const height = new Float32Array(columns * rows).fill(NaN);
   const point: SectionPoint = { y_mm: 0, z_mm: 0 };
-  const samples = 48;
+  const samples = 96;
   for (let column = 0; column < columns; column++) {
     const x = (column + 0.5) * stepX;
     const section = sectionAt(shape, x);

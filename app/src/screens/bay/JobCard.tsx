@@ -1,6 +1,6 @@
 import { NavLink } from 'react-router';
 import { bottomWords, checkNotes, formatLength, formatMass, railRatio, SETUP_WORDS } from '@june-tide/core';
-import { useLengthStyle } from '../../parts/Measure.tsx';
+import { BuiltText, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { type BayContext, STEP_WORDS, type StepKey, STEPS, useBay } from './useBay.ts';
 
@@ -16,7 +16,9 @@ export function JobCard() {
         <NavLink key={step} to={`../${step}`} relative="path" aria-current={bay.step === step ? 'step' : undefined}>
           <span className="n">{i + 1}</span>
           <span className="what">{STEP_WORDS[step]}</span>
-          <span className="now">{nowOf(step, bay, write, massUnit)}</span>
+          <span className="now">
+            <BuiltText text={nowOf(step, bay, write, massUnit)} />
+          </span>
         </NavLink>
       ))}
     </nav>

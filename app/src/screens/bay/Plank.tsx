@@ -88,12 +88,13 @@ function DeckLight({ scale }: { scale: PlankScale }) {
     const brush = image.getContext('2d');
     if (!brush) return;
     const [r, g, b] = dark.split(',').map(Number);
+    const strength = Number(styles.getPropertyValue('--shade-strength'));
     const data = brush.createImageData(light.columns, light.rows);
     for (let i = 0; i < light.tone.length; i++) {
       data.data[4 * i] = r;
       data.data[4 * i + 1] = g;
       data.data[4 * i + 2] = b;
-      data.data[4 * i + 3] = (255 - light.tone[i]) * 0.82;
+      data.data[4 * i + 3] = (255 - light.tone[i]) * strength;
     }
     brush.putImageData(data, 0, 0);
     pen.save();
@@ -104,7 +105,7 @@ function DeckLight({ scale }: { scale: PlankScale }) {
     pen.translate(x, scale.centre);
     if (!scale.half) pen.drawImage(image, 0, 0, w, h);
     pen.scale(1, -1);
-    pen.globalAlpha = scale.half ? 1 : 0.45;
+    pen.globalAlpha = scale.half ? 0.8 : 0.35;
     pen.drawImage(image, 0, 0, w, h);
     pen.restore();
   };

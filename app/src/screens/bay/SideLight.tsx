@@ -1,9 +1,8 @@
 import { fairnessTones } from '@june-tide/core';
-import type { PlankScale } from './scale.ts';
+import { type PlankScale, STRIP_HEIGHT } from './scale.ts';
 import { curveOf, useBay } from './useBay.ts';
 
 const SAMPLES = 96;
-const HEIGHT = 18;
 
 /** A strip lit by the fairness of the step's curve: even is fair, a dark band is flat, a light one proud. */
 export function SideLight({ scale }: { scale: PlankScale }) {
@@ -17,23 +16,23 @@ export function SideLight({ scale }: { scale: PlankScale }) {
   const tones = fairnessTones(
     Array.from({ length: SAMPLES }, (_, i) => line.curvatureAt(from + (run * (i + 0.5)) / SAMPLES)),
   );
-  const y = scale.tapeTop - HEIGHT - 5;
+  const y = scale.tapeTop - STRIP_HEIGHT - 8;
   const cell = (run * scale.k) / SAMPLES;
   return (
     <g role="img" aria-label={`Side light along the ${curve}: even is fair`}>
-      <rect x={scale.x(from)} y={y} width={run * scale.k} height={HEIGHT} fill="#d8d2c2" />
+      <rect x={scale.x(from)} y={y} width={run * scale.k} height={STRIP_HEIGHT} fill="#d8d2c2" />
       {tones.map((tone, i) => (
         <rect
           key={i}
           x={scale.x(from) + i * cell}
           y={y}
           width={cell + 0.6}
-          height={HEIGHT}
+          height={STRIP_HEIGHT}
           fill={tone < 0 ? '#2c2a25' : '#ffffff'}
           opacity={Math.abs(tone) ** 0.8}
         />
       ))}
-      <rect x={scale.x(from)} y={y} width={run * scale.k} height={HEIGHT} fill="none" stroke="var(--ink)" strokeWidth={1} />
+      <rect x={scale.x(from)} y={y} width={run * scale.k} height={STRIP_HEIGHT} fill="none" stroke="var(--ink)" strokeWidth={1} />
       <text x={scale.x(from + run) - 6} y={y + 13.5} textAnchor="end" fontSize={13} fontStyle="italic" fontFamily="var(--serif)" fill="#24282b">
         side light along the {curve === 'outline' ? 'rail' : curve}: even is fair
       </text>

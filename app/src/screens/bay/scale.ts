@@ -23,12 +23,16 @@ export interface PlankScale {
 
 export const TAPE_HEIGHT = 30;
 const SIDE = 30;
+/** The strip of side light over the tape, on the steps that have one. */
+export const STRIP_HEIGHT = 18;
+const STRIP_ROOM = STRIP_HEIGHT + 12;
 
 /** Lays out the plank. The plan has the room, but on the steps that are about the profile. */
 export function plankScale(board: Board, step: StepKey, width: number, height: number): PlankScale {
   const half = curveOf(step) === 'rocker' || curveOf(step) === 'foil';
   const profileHeight = half ? Math.max(150, height * 0.44) : Math.max(84, Math.min(118, height * 0.24));
-  const planHeight = height - TAPE_HEIGHT - profileHeight;
+  const tapeTop = height - TAPE_HEIGHT - profileHeight;
+  const planHeight = tapeTop - (curveOf(step) ? STRIP_ROOM : 0);
   const breadth = half ? board.outline.width_mm / 2 : board.outline.width_mm;
   const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - 26) / breadth));
   const left = (width - board.length_mm * k) / 2;
@@ -44,7 +48,7 @@ export function plankScale(board: Board, step: StepKey, width: number, height: n
     half,
     planTop: 0,
     centre,
-    tapeTop: planHeight,
+    tapeTop,
     ground: height - (half ? 26 : 18),
     stretch,
   };

@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { hasBlock, hollowStretches, TAIL_KINDS, TAIL_WORDS, withLength } from '@june-tide/core';
+import { hasBlock, hollowStretches, TAIL_KINDS, TAIL_WORDS } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -22,71 +22,56 @@ const FIRST_DEPTH: Readonly<Record<string, number>> = { swallow: 90, halfMoon: 5
 
 export function OutlineBench() {
   const { record, shape } = useBay();
-  const { board } = record;
-  const { tail, nose } = board.outline;
+  const { tail, nose } = record.board.outline;
   return (
     <section aria-label="Outline">
-      <div className="head">
+      <div className="head tools">
         <h2>Outline</h2>
-        <span className="quiet">arrow keys nudge, with Shift more, with Alt less</span>
-      </div>
-      <div style={{ display: 'flex', gap: 12, flexWrap: 'wrap', alignItems: 'end', marginBottom: 6 }}>
-        <span className="labelled">
-          Length
-          <LengthField
-            label="Length"
-            feet
-            value_mm={board.length_mm}
-            onChange={(length, nudge) => editBoard(record.id, 'length', (b) => withLength(b, length), nudge ? 'field:length' : undefined)}
-          />
-        </span>
-        <label className="labelled">
-          Nose
-          <Select
-            aria-label="Nose"
-            value={nose.kind}
-            style={{ width: 104 }}
-            options={[
-              { value: 'pointed', label: 'Pointed' },
-              { value: 'round', label: 'Round' },
-            ]}
-            onChange={(kind) =>
-              editBoard(record.id, `${kind} nose`, (b) => ({
+        <Select
+          aria-label="Nose"
+          size="small"
+          value={nose.kind}
+          style={{ width: 118 }}
+          options={[
+            { value: 'pointed', label: 'Pointed nose' },
+            { value: 'round', label: 'Round nose' },
+          ]}
+          onChange={(kind) =>
+            editBoard(record.id, `${kind} nose`, (b) => ({
+              ...b,
+              outline: { ...b.outline, nose: kind === 'round' ? { kind } : { kind, curve_rad: (40 * Math.PI) / 180 } },
+            }))
+          }
+        />
+        <Select
+          aria-label="Tail"
+          size="small"
+          value={tail.kind}
+          style={{ width: 128 }}
+          options={TAIL_KINDS.map((value) => ({
+            value,
+            label: `${TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase())} tail`,
+          }))}
+          onChange={(kind) =>
+            editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => {
+              const first = kind in FIRST_BLOCK ? FIRST_BLOCK[kind as keyof typeof FIRST_BLOCK] : FIRST_BLOCK.other;
+              const needsBlock = hasBlock(kind) && tail.block_mm < 45;
+              return {
                 ...b,
-                outline: { ...b.outline, nose: kind === 'round' ? { kind } : { kind, curve_rad: (40 * Math.PI) / 180 } },
-              }))
-            }
-          />
-        </label>
-        <label className="labelled">
-          Tail
-          <Select
-            aria-label="Tail"
-            value={tail.kind}
-            style={{ width: 130 }}
-            options={TAIL_KINDS.map((value) => ({ value, label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()) }))}
-            onChange={(kind) =>
-              editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => {
-                const first = kind in FIRST_BLOCK ? FIRST_BLOCK[kind as keyof typeof FIRST_BLOCK] : FIRST_BLOCK.other;
-                const needsBlock = hasBlock(kind) && tail.block_mm < 45;
-                return {
-                  ...b,
-                  outline: {
-                    ...b.outline,
-                    tail: {
-                      kind,
-                      block_mm: needsBlock ? first : tail.block_mm,
-                      depth_mm: FIRST_DEPTH[kind] ?? tail.depth_mm,
-                    },
+                outline: {
+                  ...b.outline,
+                  tail: {
+                    kind,
+                    block_mm: needsBlock ? first : tail.block_mm,
+                    depth_mm: FIRST_DEPTH[kind] ?? tail.depth_mm,
                   },
-                };
-              })
-            }
-          />
-        </label>
+                },
+              };
+            })
+          }
+        />
         {TAIL_WITH_DEPTH.has(tail.kind) && (
-          <span className="labelled">
-            Tail depth
+          <span className="quiet">
             <LengthField
               label="Tail depth"
               small
@@ -99,7 +84,8 @@ export function OutlineBench() {
                   nudge ? 'field:tailDepth' : undefined,
                 )
               }
-            />
+            />{' '}
+            deep
           </span>
         )}
       </div>

@@ -1,13 +1,13 @@
 import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
-import { battenAlone, halfBreadthAt, type MarkedCurve, type MarkRow, markRows, thicknessAt, withMarkAt, withMarkValue, withNewMark, withoutMark } from '@june-tide/core';
+import { battenAlone, halfBreadthAt, type MarkedCurve, type MarkRow, markRows, thicknessAt, withLength, withMarkAt, withMarkValue, withNewMark, withoutMark } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
-const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide point' } as const;
+const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead', wide: 'ahead of wide' } as const;
 
 /** The marks of a curve, nose to tail: type a number, slide a station, lift one off, set one at the hook. */
 export function MarksTable({ curve }: { curve: MarkedCurve }) {
@@ -55,6 +55,24 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
           </tr>
         </thead>
         <tbody>
+          {curve === 'outline' && (
+            <tr>
+              <th scope="row">Length</th>
+              <td className="quiet">tip to tip, straight</td>
+              <td className="num">
+                <LengthField
+                  label="Length"
+                  feet
+                  value_mm={board.length_mm}
+                  onChange={(length, nudge) =>
+                    editBoard(record.id, 'length', (b) => withLength(b, length), nudge ? 'field:length' : undefined)
+                  }
+                />
+              </td>
+              <td />
+              <td />
+            </tr>
+          )}
           {rows.map((row) => (
             <tr key={row.key} className={held === row.key ? 'held' : ''} onFocus={() => moveHook(row.x_mm)}>
               <th scope="row">{row.label}</th>
