@@ -15,7 +15,9 @@ export function say(text) {
 export function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major > 20 || (major === 20 && minor >= 19)) return;
-  console.error(`June Tide needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer one and try again.`);
+  console.error(
+    `June Tide needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer one and try again.`,
+  );
   process.exit(1);
 }
 
@@ -44,7 +46,9 @@ function setStamp(name, text) {
 
 /** Installs the packages when there are none or the lock file changed. */
 export function install() {
-  const wanted = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(join(root, 'node_modules')) && stampOf('installed') === wanted) return;
   say('Installing packages (once)');
   mustRun('npm', ['ci', '--no-audit', '--no-fund'], 'Installing packages');
@@ -71,10 +75,24 @@ export function build({ always = false } = {}) {
   const there = existsSync(join(root, 'app/dist/index.html')) && existsSync(join(root, 'server/dist/main.mjs'));
   if (!always && there && stampOf('built') === wanted) return;
   say('Building');
-  mustRun(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'app', '--logLevel', 'warn'], 'Building the app');
   mustRun(
     process.execPath,
-    ['node_modules/esbuild/bin/esbuild', 'server/src/main.ts', '--bundle', '--platform=node', '--format=esm', '--packages=external', '--alias:@june-tide/core=./core/src/index.ts', '--outfile=server/dist/main.mjs', '--log-level=warning'],
+    ['node_modules/vite/bin/vite.js', 'build', 'app', '--logLevel', 'warn'],
+    'Building the app',
+  );
+  mustRun(
+    process.execPath,
+    [
+      'node_modules/esbuild/bin/esbuild',
+      'server/src/main.ts',
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--packages=external',
+      '--alias:@june-tide/core=./core/src/index.ts',
+      '--outfile=server/dist/main.mjs',
+      '--log-level=warning',
+    ],
     'Building the server',
   );
   setStamp('built', wanted);

@@ -16,7 +16,9 @@ export function App() {
   }, [light]);
   return (
     <ConfigProvider theme={antdTheme(light)} wave={{ disabled: true }}>
-      {status === 'loading' && <Spin size="large" style={{ margin: '40vh auto', display: 'block' }} aria-label="Opening the shed" />}
+      {status === 'loading' && (
+        <Spin size="large" style={{ margin: '40vh auto', display: 'block' }} aria-label="Opening the shed" />
+      )}
       {status === 'failed' && (
         <Result
           status="warning"

@@ -1,5 +1,14 @@
 import { parseArgs } from 'node:util';
-import { FAMILY_WORDS, formatLength, formatLitres, measure, modelNamed, models, shapeOf, ticketLines } from '@june-tide/core';
+import {
+  FAMILY_WORDS,
+  formatLength,
+  formatLitres,
+  measure,
+  modelNamed,
+  models,
+  shapeOf,
+  ticketLines,
+} from '@june-tide/core';
 import { exportBoard } from './export.ts';
 import { readBoard, saveWhole, Told, writeBoard } from './files.ts';
 import { setNumbers } from './set.ts';
@@ -52,7 +61,12 @@ export async function run(args: string[], console: Console): Promise<number> {
         const name = need(values.model, 'jt new needs --model NAME; jt models lists them.');
         const out = need(values.out, 'jt new needs --out FILE.');
         const board = modelNamed(name);
-        if (!board) throw new Told(`There is no model “${name}”. There are: ${models().map((m) => m.name).join(', ')}.`);
+        if (!board)
+          throw new Told(
+            `There is no model “${name}”. There are: ${models()
+              .map((m) => m.name)
+              .join(', ')}.`,
+          );
         await writeBoard(out, board);
         return 0;
       }
@@ -89,7 +103,9 @@ export async function run(args: string[], console: Console): Promise<number> {
       console.err(error.message);
       return 1;
     }
-    console.err(`This should not have happened: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`);
+    console.err(
+      `This should not have happened: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`,
+    );
     return 1;
   }
 }

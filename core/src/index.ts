@@ -4,12 +4,20 @@ export { blendAt, type Blend, blendThrough } from './curve/blend.ts';
 export { FairCurve } from './curve/fairCurve.ts';
 export { type Batten, type CurveMark, hollowStretches, sprungThrough } from './curve/spring.ts';
 export * from './board/document.ts';
+export { boardJsonSchema } from './board/jsonSchema.ts';
 export { type BoardRecord, boardRecordSchema, type Ride } from './board/record.ts';
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
 export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './board/words.ts';
-export { battenAlone, halfBreadthAt, notchHalfBreadthAt, type Outline, outlinePoints, sprungOutline } from './outline/outline.ts';
+export {
+  battenAlone,
+  halfBreadthAt,
+  notchHalfBreadthAt,
+  type Outline,
+  outlinePoints,
+  sprungOutline,
+} from './outline/outline.ts';
 export { hasBlock } from './outline/tails.ts';
 export { type Rocker, sprungRocker } from './rocker/rocker.ts';
 export { type Foil, sprungFoil, thicknessAt } from './foil/foil.ts';
@@ -39,7 +47,15 @@ export * from './rider/rider.ts';
 export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
 export { type CheckNote, checkNotes } from './judge/checkNotes.ts';
 export { modelNamed, models } from './models/models.ts';
-export { boardOf, contour, inches, RAIL_PRESETS, type RailPresetName, railStation, type Recipe } from './models/recipe.ts';
+export {
+  boardOf,
+  contour,
+  inches,
+  RAIL_PRESETS,
+  type RailPresetName,
+  railStation,
+  type Recipe,
+} from './models/recipe.ts';
 export { readBoardFile, type Read, writeBoardFile } from './files/boardFile.ts';
 export type { Drawing, DrawnLine, DrawnText } from './files/drawing.ts';
 export { drawingToSvg, withCheckSquare } from './files/svg.ts';

@@ -29,14 +29,7 @@ export function BoardPlan({ board, scale, stroke = 'var(--on-board)' }: BoardPla
   return (
     <g transform={`scale(${scale})`}>
       <path d={standingPath(board)} fill="url(#foam)" stroke={stroke} strokeWidth={1.6 / scale} />
-      <line
-        x1={0}
-        x2={0}
-        y1={-notch}
-        y2={-board.length_mm}
-        stroke="#b9b09c"
-        strokeWidth={1 / scale}
-      />
+      <line x1={0} x2={0} y1={-notch} y2={-board.length_mm} stroke="#b9b09c" strokeWidth={1 / scale} />
     </g>
   );
 }

@@ -27,7 +27,15 @@ export function nudgeOf(style: LengthStyle, keys: { shiftKey: boolean; altKey: b
 }
 
 /** A length to type as people write it. Shows what it understood, refuses nonsense in words, nudges by arrow keys. */
-export function LengthField({ label, value_mm, feet = false, small = false, disabled = false, onChange, onHold }: LengthFieldProps) {
+export function LengthField({
+  label,
+  value_mm,
+  feet = false,
+  small = false,
+  disabled = false,
+  onChange,
+  onHold,
+}: LengthFieldProps) {
   const style = useLengthStyle();
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<string>();

@@ -53,7 +53,16 @@ interface DrawnMeasureProps extends MeasureProps {
 }
 
 /** The same, drawn in an SVG, with a halo so that it reads over lines. */
-export function DrawnMeasure({ mm, feet = false, x, y, size, anchor = 'start', after, held = false }: DrawnMeasureProps) {
+export function DrawnMeasure({
+  mm,
+  feet = false,
+  x,
+  y,
+  size,
+  anchor = 'start',
+  after,
+  held = false,
+}: DrawnMeasureProps) {
   const w = writeLength(mm, useLengthStyle(), { feet });
   const small = size * 0.79;
   return (

@@ -32,7 +32,7 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
   const readHeight = (text: string) => {
     const parsed = parseLength(text, bareUnitOf(style));
     return parsed.ok && !(parsed.value >= 900 && parsed.value <= 2500)
-      ? { ok: false as const, code: 'height', reason: 'A height such as 5\'10 or 178 cm.' }
+      ? { ok: false as const, code: 'height', reason: "A height such as 5'10 or 178 cm." }
       : parsed;
   };
   const readable = (read: (text: string) => { ok: true } | { ok: false; reason: string }) => ({
@@ -79,7 +79,12 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
   return (
     <Form form={form} layout="vertical" initialValues={initial} onFinish={keep} requiredMark={false} size="middle">
       <div className="grid-2">
-        <Form.Item name="name" label="First name" rules={[{ required: true, whitespace: true, message: 'Who is it for?' }]} style={{ marginBottom: 8 }}>
+        <Form.Item
+          name="name"
+          label="First name"
+          rules={[{ required: true, whitespace: true, message: 'Who is it for?' }]}
+          style={{ marginBottom: 8 }}
+        >
           <Input maxLength={60} autoComplete="off" />
         </Form.Item>
         <Form.Item name="mass" label="Weight" rules={[readable(readMass)]} style={{ marginBottom: 8 }}>
@@ -96,7 +101,12 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
         <Select options={ABILITIES.map((value) => ({ value, label: ABILITY_WORDS[value] }))} />
       </Form.Item>
       <div className="grid-2">
-        <Form.Item name="surfsAWeek" label="Surfs a week" rules={[{ required: true, message: 'How often?' }]} style={{ marginBottom: 8 }}>
+        <Form.Item
+          name="surfsAWeek"
+          label="Surfs a week"
+          rules={[{ required: true, message: 'How often?' }]}
+          style={{ marginBottom: 8 }}
+        >
           <InputNumber min={0} max={21} step={0.5} style={{ width: '100%' }} />
         </Form.Item>
         <Form.Item name="stance" label="Stance" style={{ marginBottom: 8 }}>

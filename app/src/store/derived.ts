@@ -1,4 +1,15 @@
-import { type Board, type BoardRecord, litresFor, type LengthStyle, type LitresTarget, measure, type Measures, type Rider, type Shape, shapeOf } from '@june-tide/core';
+import {
+  type Board,
+  type BoardRecord,
+  litresFor,
+  type LengthStyle,
+  type LitresTarget,
+  measure,
+  type Measures,
+  type Rider,
+  type Shape,
+  shapeOf,
+} from '@june-tide/core';
 import type { Settings } from './db.ts';
 
 const shapes = new WeakMap<Board, Shape>();

@@ -15,7 +15,13 @@ export function noHistory<T>(): History<T> {
 }
 
 /** Notes that `before` became something else by the step `name`. */
-export function stepped<T>(history: History<T>, before: T, name: string, mergeKey: string | undefined, now: number): History<T> {
+export function stepped<T>(
+  history: History<T>,
+  before: T,
+  name: string,
+  mergeKey: string | undefined,
+  now: number,
+): History<T> {
   const merges =
     mergeKey !== undefined &&
     history.mergeKey === mergeKey &&
@@ -48,6 +54,11 @@ export function redone<T>(history: History<T>, present: T): { history: History<T
   if (!next) return undefined;
   return {
     present: next.state,
-    history: { past: [...history.past, { name: next.name, state: present }], future: rest, mergeKey: undefined, mergedAt: 0 },
+    history: {
+      past: [...history.past, { name: next.name, state: present }],
+      future: rest,
+      mergeKey: undefined,
+      mergedAt: 0,
+    },
   };
 }

@@ -1,5 +1,13 @@
 import { create } from 'zustand';
-import { type Board, boardFrom, type BoardRecord, boardRecordSchema, type Issue, type Rider, riderSchema } from '@june-tide/core';
+import {
+  type Board,
+  boardFrom,
+  type BoardRecord,
+  boardRecordSchema,
+  type Issue,
+  type Rider,
+  riderSchema,
+} from '@june-tide/core';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
 import { db, type Settings, USUAL_SETTINGS } from './db.ts';
 import { type History, noHistory, redone, stepped, undone } from './history.ts';

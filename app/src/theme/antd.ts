@@ -28,7 +28,11 @@ export function antdTheme(light: Settings['light']): ThemeConfig {
     components: {
       Button: { primaryShadow: 'none', defaultShadow: 'none', dangerShadow: 'none', fontWeight: 500 },
       Select: { optionSelectedBg: day ? '#efe9dc' : '#1b4547' },
-      Segmented: { itemSelectedBg: day ? '#24282b' : '#e2ece4', itemSelectedColor: day ? '#fdfbf6' : '#0b2629', trackBg: day ? '#e6dfcf' : '#103033' },
+      Segmented: {
+        itemSelectedBg: day ? '#24282b' : '#e2ece4',
+        itemSelectedColor: day ? '#fdfbf6' : '#0b2629',
+        trackBg: day ? '#e6dfcf' : '#103033',
+      },
     },
   };
 }

@@ -153,7 +153,11 @@ export type DeckFeature = DeckDocument['features'][number];
 
 const railStation = z.strictObject({
   ...place,
-  apex: z.number().min(0.1).max(0.75).describe('Height of the apex above the bottom edge, of the rail height: 0.4 is 60/40'),
+  apex: z
+    .number()
+    .min(0.1)
+    .max(0.75)
+    .describe('Height of the apex above the bottom edge, of the rail height: 0.4 is 60/40'),
   fullness: fraction('How full the deck side is: 0 pinched, 1 boxy'),
   tuck_mm: mm(0, 120, 'How far the bottom edge sits inside the apex'),
   edge: fraction('0 soft, 1 hard'),

@@ -43,7 +43,9 @@ function outlineIssues(board: Board): Issue[] {
     const x = stationOfMark(mark, anchors);
     const path = `outline.marks.${i}`;
     stations.push({ x, path });
-    if (!(mark.value_mm / 2 + wingsAt(outline.wings, x) < outline.width_mm / 2 + wingsAt(outline.wings, anchors.wide_mm))) {
+    if (
+      !(mark.value_mm / 2 + wingsAt(outline.wings, x) < outline.width_mm / 2 + wingsAt(outline.wings, anchors.wide_mm))
+    ) {
       issues.push({
         code: 'widerThanWidePoint',
         path: `${path}.value_mm`,
@@ -53,7 +55,13 @@ function outlineIssues(board: Board): Issue[] {
       });
     }
     if (!(mark.value_mm > 0)) {
-      issues.push({ code: 'noWidth', path: `${path}.value_mm`, limit: 0, unit: 'mm', words: 'a width must be more than nothing' });
+      issues.push({
+        code: 'noWidth',
+        path: `${path}.value_mm`,
+        limit: 0,
+        unit: 'mm',
+        words: 'a width must be more than nothing',
+      });
     }
   });
   if (hasBlock(outline.tail.kind)) {
@@ -69,7 +77,13 @@ function outlineIssues(board: Board): Issue[] {
     }
     const least = outline.tail.kind === 'swallow' || outline.tail.kind === 'halfMoon' ? 40 : 5;
     if (!(outline.tail.block_mm >= least)) {
-      issues.push({ code: 'blockTooNarrow', path: 'outline.tail.block_mm', limit: least, unit: 'mm', words: 'the tail block is too narrow for this tail' });
+      issues.push({
+        code: 'blockTooNarrow',
+        path: 'outline.tail.block_mm',
+        limit: least,
+        unit: 'mm',
+        words: 'the tail block is too narrow for this tail',
+      });
     }
   }
   outline.wings.forEach((wing, i) => {
@@ -109,7 +123,13 @@ function spacingIssues(stations: readonly { x: number; path: string }[], length_
   const issues: Issue[] = [];
   for (const { x, path } of stations) {
     if (!(x >= MARK_GAP_mm && x <= length_mm - MARK_GAP_mm)) {
-      issues.push({ code: 'markOffBoard', path, limit: length_mm, unit: 'mm', words: 'a mark must lie on the board, clear of its ends' });
+      issues.push({
+        code: 'markOffBoard',
+        path,
+        limit: length_mm,
+        unit: 'mm',
+        words: 'a mark must lie on the board, clear of its ends',
+      });
     }
   }
   const sorted = [...stations].sort((a, b) => a.x - b.x);
@@ -158,7 +178,13 @@ function foilIssues(board: Board): Issue[] {
   ];
   for (const { value, path } of checked) {
     if (!(value < foil.thickness_mm)) {
-      issues.push({ code: 'thickerThanThickest', path, limit: foil.thickness_mm, unit: 'mm', words: 'no mark may be as thick as the thickest point' });
+      issues.push({
+        code: 'thickerThanThickest',
+        path,
+        limit: foil.thickness_mm,
+        unit: 'mm',
+        words: 'no mark may be as thick as the thickest point',
+      });
     }
     if (!(value > 0)) {
       issues.push({ code: 'noThickness', path, limit: 0, unit: 'mm', words: 'a thickness must be more than nothing' });
@@ -175,7 +201,13 @@ function stationIssues(board: Board): Issue[] {
     marks.forEach((mark, i) => {
       const x = stationOfMark(mark, anchors);
       if (x >= -1 && x <= board.length_mm + 1) return;
-      issues.push({ code: 'markOffBoard', path: `${path}.${i}.at_mm`, limit: board.length_mm, unit: 'mm', words: 'this station is not on the board' });
+      issues.push({
+        code: 'markOffBoard',
+        path: `${path}.${i}.at_mm`,
+        limit: board.length_mm,
+        unit: 'mm',
+        words: 'this station is not on the board',
+      });
     });
   };
   look(board.deck.crown, 'deck.crown');
@@ -205,7 +237,11 @@ export function boardFrom(data: unknown): Opened {
       issues: parsed.error.issues.map((issue) => ({
         code: issue.code,
         path: issue.path.join('.'),
-        ...('maximum' in issue ? { limit: Number(issue.maximum) } : 'minimum' in issue ? { limit: Number(issue.minimum) } : {}),
+        ...('maximum' in issue
+          ? { limit: Number(issue.maximum) }
+          : 'minimum' in issue
+            ? { limit: Number(issue.minimum) }
+            : {}),
         words: issue.message,
       })),
     };

@@ -95,7 +95,8 @@ export function sectionAt(shape: Shape, x_mm: number): Section | undefined {
     half_mm,
     notch_mm,
     thickness_mm,
-    crown_mm: blendAt(shape.crown, x_mm) + (features.length > 0 ? featureCrown(features, x_mm, shape.board.length_mm) : 0),
+    crown_mm:
+      blendAt(shape.crown, x_mm) + (features.length > 0 ? featureCrown(features, x_mm, shape.board.length_mm) : 0),
     flat: features.length > 0 ? flatShare(features) : 0,
     stepDrop_mm: step.drop_mm,
     stepInset_mm: step.inset_mm,

@@ -25,9 +25,7 @@ export function blendedBottom(document: BottomDocument, wings: readonly Wing[], 
       .filter((layer) => layer.off !== true)
       .map((layer) => ({
         layer,
-        depth: blendThrough(
-          layer.depths.map((mark) => ({ x_mm: stationOfMark(mark, anchors), value: mark.value_mm })),
-        ),
+        depth: blendThrough(layer.depths.map((mark) => ({ x_mm: stationOfMark(mark, anchors), value: mark.value_mm }))),
       })),
     wings: wings.filter((wing) => wing.raised > 0),
   };

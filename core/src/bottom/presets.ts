@@ -6,34 +6,79 @@ export const BOTTOM_PRESETS: Readonly<Record<string, { words: string; layers: ()
   flat: { words: 'Flat', layers: () => [] },
   single: {
     words: 'Single concave',
-    layers: () => [contour('single', 1, [['tail', 1, 0.03], ['tail', 16, 0.19], ['centre', 4, 0.16], ['nose', 14, 0.03], ['nose', 4, 0]])],
+    layers: () => [
+      contour('single', 1, [
+        ['tail', 1, 0.03],
+        ['tail', 16, 0.19],
+        ['centre', 4, 0.16],
+        ['nose', 14, 0.03],
+        ['nose', 4, 0],
+      ]),
+    ],
   },
   singleToDouble: {
     words: 'Single to double',
     layers: () => [
-      contour('single', 1, [['tail', 14, 0.06], ['centre', 2, 0.19], ['nose', 14, 0.03], ['nose', 4, 0]]),
-      contour('double', 1, [['tail', 0, 0.04], ['tail', 12, 0.1], ['tail', 28, 0]]),
+      contour('single', 1, [
+        ['tail', 14, 0.06],
+        ['centre', 2, 0.19],
+        ['nose', 14, 0.03],
+        ['nose', 4, 0],
+      ]),
+      contour('double', 1, [
+        ['tail', 0, 0.04],
+        ['tail', 12, 0.1],
+        ['tail', 28, 0],
+      ]),
     ],
   },
   singleToVee: {
     words: 'Single to vee',
     layers: () => [
-      contour('single', 1, [['tail', 16, 0], ['centre', 2, 0.16], ['nose', 14, 0.03], ['nose', 4, 0]]),
-      contour('vee', 1, [['tail', 0, 0.14], ['tail', 10, 0.12], ['tail', 22, 0]]),
+      contour('single', 1, [
+        ['tail', 16, 0],
+        ['centre', 2, 0.16],
+        ['nose', 14, 0.03],
+        ['nose', 4, 0],
+      ]),
+      contour('vee', 1, [
+        ['tail', 0, 0.14],
+        ['tail', 10, 0.12],
+        ['tail', 22, 0],
+      ]),
     ],
   },
   belly: {
     words: 'Belly to vee',
     layers: () => [
-      contour('roll', 1, [['nose', 0, 0.1], ['nose', 24, 0.12], ['centre', 0, 0]]),
-      contour('vee', 1, [['tail', 0, 0.1], ['tail', 16, 0.14], ['centre', -4, 0]]),
+      contour('roll', 1, [
+        ['nose', 0, 0.1],
+        ['nose', 24, 0.12],
+        ['centre', 0, 0],
+      ]),
+      contour('vee', 1, [
+        ['tail', 0, 0.1],
+        ['tail', 16, 0.14],
+        ['centre', -4, 0],
+      ]),
     ],
   },
   noseRider: {
     words: 'Nose concave and belly',
     layers: () => [
-      contour('teardrop', 0.8, [['nose', 0, 0], ['nose', 5, 0.19], ['nose', 16, 0.14], ['nose', 34, 0]]),
-      contour('roll', 1, [['tail', 0, 0.12], ['tail', 24, 0.22], ['centre', 0, 0.18], ['nose', 40, 0.06], ['nose', 20, 0]]),
+      contour('teardrop', 0.8, [
+        ['nose', 0, 0],
+        ['nose', 5, 0.19],
+        ['nose', 16, 0.14],
+        ['nose', 34, 0],
+      ]),
+      contour('roll', 1, [
+        ['tail', 0, 0.12],
+        ['tail', 24, 0.22],
+        ['centre', 0, 0.18],
+        ['nose', 40, 0.06],
+        ['nose', 20, 0],
+      ]),
     ],
   },
 };

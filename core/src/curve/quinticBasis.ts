@@ -8,8 +8,9 @@ export const SPANS = 24;
 export const COEFFICIENTS = SPANS + DEGREE;
 const ORDER = DEGREE + 1;
 
-const KNOTS = Float64Array.from({ length: COEFFICIENTS + ORDER }, (_, i) =>
-  Math.min(Math.max(i - DEGREE, 0), SPANS) / SPANS,
+const KNOTS = Float64Array.from(
+  { length: COEFFICIENTS + ORDER },
+  (_, i) => Math.min(Math.max(i - DEGREE, 0), SPANS) / SPANS,
 );
 
 /** The span that holds s; the last one holds s = 1. */
@@ -84,11 +85,11 @@ export function basisRowInto(s: number, order: number, weight: number, out: Floa
 
 /** 5-point Gauss-Legendre nodes and weights on [-1, 1]; Abramowitz and Stegun, table 25.4. Exact to degree 9. */
 export const GAUSS5 = [
-  [-0.9061798459386640, 0.2369268850561891],
+  [-0.906179845938664, 0.2369268850561891],
   [-0.5384693101056831, 0.4786286704993665],
   [0, 0.5688888888888889],
   [0.5384693101056831, 0.4786286704993665],
-  [0.9061798459386640, 0.2369268850561891],
+  [0.906179845938664, 0.2369268850561891],
 ] as const;
 
 /** The three matrices of the fairing energy: third with third, third with first, first with first derivatives. */

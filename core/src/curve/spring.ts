@@ -79,8 +79,7 @@ function checksOf(map: StationMap): CheckTable {
       const rows = basisDerivatives(s, 2, span);
       starts[k] = span;
       for (let j = 0; j <= DEGREE; j++) {
-        weights[k * (DEGREE + 1) + j] =
-          (rows[2][j] * stationRate(map, s) - rows[1][j] * stationBend(map, s)) / unit;
+        weights[k * (DEGREE + 1) + j] = (rows[2][j] * stationRate(map, s) - rows[1][j] * stationBend(map, s)) / unit;
       }
     }
     return { starts, weights };
@@ -361,8 +360,7 @@ export function hollowStretches(curve: FairCurve, bend: 'in' | 'up'): [number, n
     const s = k / (CHECKS - 1);
     const { first, second } = curve.jetAt(s);
     const numerator = sign * (second * stationRate(curve.map, s) - first * stationBend(curve.map, s));
-    const bendTimesLength =
-      (numerator * curve.map.length_mm) / Math.hypot(stationRate(curve.map, s), first) ** 3;
+    const bendTimesLength = (numerator * curve.map.length_mm) / Math.hypot(stationRate(curve.map, s), first) ** 3;
     if (!(bendTimesLength > 0.02)) continue;
     const x = stationOf(curve.map, s);
     const last = found.at(-1);

@@ -28,7 +28,8 @@ function listed(board: Board, curve: MarkedCurve): MarkRow[] {
   const anchors = anchorsOf(board);
   return board[curve].marks.map((mark, i): MarkRow => {
     const universal = Math.abs(mark.at_mm - TWELVE) < 0.05;
-    const named = universal && mark.from === 'nose' ? 'Nose 12' : universal && mark.from === 'tail' ? 'Tail 12' : 'Your mark';
+    const named =
+      universal && mark.from === 'nose' ? 'Nose 12' : universal && mark.from === 'tail' ? 'Tail 12' : 'Your mark';
     return {
       key: String(i),
       label: named,
@@ -46,7 +47,14 @@ function listed(board: Board, curve: MarkedCurve): MarkRow[] {
 /** The marks of a curve from nose to tail, those that belong to the board itself among them. */
 export function markRows(board: Board, curve: MarkedCurve): MarkRow[] {
   const rows = listed(board, curve);
-  const own = (key: string, label: string, from: Mark['from'], at_mm: number, value_mm: number, can: Partial<MarkRow> = {}) => {
+  const own = (
+    key: string,
+    label: string,
+    from: Mark['from'],
+    at_mm: number,
+    value_mm: number,
+    can: Partial<MarkRow> = {},
+  ) => {
     const x_mm = stationOfMark({ from, at_mm }, anchorsOf(board));
     rows.push({ key, label, from, at_mm, x_mm, value_mm, valued: true, movable: false, liftable: false, ...can });
   };
@@ -92,7 +100,11 @@ export function withMarkValue(board: Board, curve: MarkedCurve, key: string, val
     case 'foil.thickest':
       return { ...board, foil: { ...foil, thickness_mm: value_mm } };
     default:
-      return withListed(board, curve, replaced(board[curve].marks, curve, key, (mark) => ({ ...mark, value_mm })));
+      return withListed(
+        board,
+        curve,
+        replaced(board[curve].marks, curve, key, (mark) => ({ ...mark, value_mm })),
+      );
   }
 }
 
@@ -107,7 +119,11 @@ export function withMarkAt(board: Board, curve: MarkedCurve, key: string, at_mm:
     case 'foil.thickest':
       return { ...board, foil: { ...foil, thickest_mm: at_mm } };
     default:
-      return withListed(board, curve, replaced(board[curve].marks, curve, key, (mark) => ({ ...mark, at_mm })));
+      return withListed(
+        board,
+        curve,
+        replaced(board[curve].marks, curve, key, (mark) => ({ ...mark, at_mm })),
+      );
   }
 }
 
@@ -122,7 +138,11 @@ function replaced<M extends Mark>(marks: readonly M[], curve: string, key: strin
 /** Lifts a mark off: the batten springs free there. */
 export function withoutMark(board: Board, curve: MarkedCurve, key: string): Board {
   const index = Number(key);
-  return withListed(board, curve, board[curve].marks.filter((_, i) => i !== index));
+  return withListed(
+    board,
+    curve,
+    board[curve].marks.filter((_, i) => i !== index),
+  );
 }
 
 /** Sets a new mark at station x, tied to the nearer end. */

@@ -13,7 +13,9 @@ export type Read = { ok: true; board: Board } | { ok: false; reason: string; iss
 export function writeBoardFile(board: Board): string {
   const checked = boardFrom(board);
   if (!checked.ok) {
-    throw new RangeError(`writeBoardFile: not a board: ${checked.issues.map((i) => `${i.path}: ${i.words}`).join('; ')}`);
+    throw new RangeError(
+      `writeBoardFile: not a board: ${checked.issues.map((i) => `${i.path}: ${i.words}`).join('; ')}`,
+    );
   }
   return `${JSON.stringify(checked.board, null, 2)}\n`;
 }
@@ -39,11 +41,16 @@ export function readBoardFile(text: string): Read {
   }
   const version = 'version' in data ? data.version : undefined;
   if (typeof version !== 'number' || version > BOARD_VERSION) {
-    return refuse(`The file was written by a newer June Tide (version ${String(version)}); this one reads up to ${BOARD_VERSION}.`);
+    return refuse(
+      `The file was written by a newer June Tide (version ${String(version)}); this one reads up to ${BOARD_VERSION}.`,
+    );
   }
   const opened = boardFrom(data);
   if (opened.ok) return { ok: true, board: opened.board };
   const first = opened.issues[0];
   const more = opened.issues.length > 1 ? ` and ${opened.issues.length - 1} more` : '';
-  return refuse(`The file is a June Tide board with numbers it cannot have: ${first.path}: ${first.words}${more}.`, opened.issues);
+  return refuse(
+    `The file is a June Tide board with numbers it cannot have: ${first.path}: ${first.words}${more}.`,
+    opened.issues,
+  );
 }

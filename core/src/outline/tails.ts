@@ -23,7 +23,16 @@ export interface TailEnd {
 /** Each tip of a swallow stays this wide: a blunt point that can be glassed. Common practice, no source. */
 const BLUNT_TIP_mm = 5.5;
 
-const closed = { corner_mm: 0, flat: 0, sharpness: 1, power: 1, facets: false, notch_mm: 0, mouth_mm: 0, notchShape: 'none' } as const;
+const closed = {
+  corner_mm: 0,
+  flat: 0,
+  sharpness: 1,
+  power: 1,
+  facets: false,
+  notch_mm: 0,
+  mouth_mm: 0,
+  notchShape: 'none',
+} as const;
 
 /** Does this tail end in a block whose width is a number of its own? */
 export function hasBlock(kind: TailKind): boolean {
@@ -46,9 +55,25 @@ export function tailEnd(tail: OutlineDocument['tail']): TailEnd {
     case 'square':
       return { ...closed, round: false, block_mm, corner_mm: 4, flat: 0.95, sharpness: 3, power: 2 };
     case 'squash':
-      return { ...closed, round: false, block_mm, corner_mm: clamp(tail.depth_mm, 8, 80), flat: 0.55, sharpness: 3, power: 2 };
+      return {
+        ...closed,
+        round: false,
+        block_mm,
+        corner_mm: clamp(tail.depth_mm, 8, 80),
+        flat: 0.55,
+        sharpness: 3,
+        power: 2,
+      };
     case 'thumb':
-      return { ...closed, round: false, block_mm, corner_mm: clamp(tail.depth_mm, 30, 200), flat: 0.1, sharpness: 3, power: 2.2 };
+      return {
+        ...closed,
+        round: false,
+        block_mm,
+        corner_mm: clamp(tail.depth_mm, 30, 200),
+        flat: 0.1,
+        sharpness: 3,
+        power: 2.2,
+      };
     case 'diamond':
       return { ...closed, round: false, block_mm, corner_mm: clamp(tail.depth_mm, 20, 200), flat: 0, facets: true };
     case 'sixCorner':

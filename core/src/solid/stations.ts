@@ -12,7 +12,10 @@ export function meshStations(shape: Shape, count: number): number[] {
     throw new RangeError(`meshStations: count must be a whole number from 12, got ${count}`);
   }
   const { length_mm } = shape.board;
-  const stations = Array.from({ length: count }, (_, k) => (length_mm * (1 - Math.cos((Math.PI * k) / (count - 1)))) / 2);
+  const stations = Array.from(
+    { length: count },
+    (_, k) => (length_mm * (1 - Math.cos((Math.PI * k) / (count - 1)))) / 2,
+  );
   stations[count - 1] = length_mm;
   const taken = new Set<number>();
   for (const x of shape.outline.breaks) {

@@ -5,7 +5,10 @@ export const POUND_kg = 0.45359237;
 
 /** The mass, in kg, of "230 lb", "104kg" or "16 st 5"; a bare number is read in `bare`. From 0 to 1000 kg. */
 export function parseMass(text: string, bare: 'kg' | 'lb' = 'kg'): Parsed {
-  const body = text.trim().toLowerCase().replace(/(\d),(\d)/g, '$1.$2');
+  const body = text
+    .trim()
+    .toLowerCase()
+    .replace(/(\d),(\d)/g, '$1.$2');
   const stone = /^(\d+)\s*st(?:one)?\s*(?:(\d+\.?\d*)\s*(?:lbs?)?)?$/.exec(body);
   if (stone) return inRange((Number(stone[1]) * 14 + Number(stone[2] ?? 0)) * POUND_kg);
   const found = /^(\d+\.?\d*|\.\d+)\s*(kg|kilos?|lbs?|pounds?|g)?$/.exec(body);

@@ -83,7 +83,11 @@ export function Bay() {
     return (
       <div className="page">
         <TopBar />
-        <Result title="This board is not on the rack" subTitle="It may have been taken off in another tab." extra={<Link to="/">Back to the rack</Link>} />
+        <Result
+          title="This board is not on the rack"
+          subTitle="It may have been taken off in another tab."
+          extra={<Link to="/">Back to the rack</Link>}
+        />
       </div>
     );
   }

@@ -24,7 +24,12 @@ export function JobCard() {
     </nav>
   );
 
-  function nowOf(step: StepKey, { record, measures: m, rider, target, shape }: BayContext, say: typeof write, unit: 'kg' | 'lb'): string {
+  function nowOf(
+    step: StepKey,
+    { record, measures: m, rider, target, shape }: BayContext,
+    say: typeof write,
+    unit: 'kg' | 'lb',
+  ): string {
     const { board } = record;
     switch (step) {
       case 'rider':

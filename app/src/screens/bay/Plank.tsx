@@ -50,7 +50,9 @@ function planPath(shape: ReturnType<typeof useBay>['shape'], scale: PlankScale):
   const points = outlinePoints(shape.outline, 200);
   const upper = points.map((p) => `${scale.x(p.x_mm).toFixed(2)} ${(scale.centre - p.y_mm * scale.k).toFixed(2)}`);
   if (scale.half) return `M${upper.join('L')}Z`;
-  const lower = points.map((p) => `${scale.x(p.x_mm).toFixed(2)} ${(scale.centre + p.y_mm * scale.k).toFixed(2)}`).reverse();
+  const lower = points
+    .map((p) => `${scale.x(p.x_mm).toFixed(2)} ${(scale.centre + p.y_mm * scale.k).toFixed(2)}`)
+    .reverse();
   return `M${upper.join('L')}L${lower.join('L')}Z`;
 }
 
@@ -149,7 +151,16 @@ function Plan({ scale }: { scale: PlankScale }) {
   return (
     <g>
       {twelves.map((x) => (
-        <line key={x} x1={scale.x(x)} x2={scale.x(x)} y1={12} y2={scale.tapeTop} stroke="var(--rule)" strokeWidth={1} opacity={0.7} />
+        <line
+          key={x}
+          x1={scale.x(x)}
+          x2={scale.x(x)}
+          y1={12}
+          y2={scale.tapeTop}
+          stroke="var(--rule)"
+          strokeWidth={1}
+          opacity={0.7}
+        />
       ))}
       <path d={planPath(shape, scale)} fill="none" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
       <line
@@ -185,27 +196,56 @@ function Profile({ scale }: { scale: PlankScale }) {
   const stations = Array.from({ length: count + 1 }, (_, i) => (L * (1 - Math.cos((Math.PI * i) / count))) / 2);
   const bottom = stations.map((x) => ({ x: scale.x(x), y: scale.ground - shape.rocker.line.valueAt(x) * up }));
   const deck = stations.map((x, i) => ({ x: scale.x(x), y: bottom[i].y - thicknessAt(shape.foil, x) * up }));
-  const path = (points: { x: number; y: number }[]) => points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L');
+  const path = (points: { x: number; y: number }[]) =>
+    points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L');
   const lift = shape.rocker.line.valueAt(hook_mm);
   const thick = thicknessAt(shape.foil, hook_mm);
   const left = hook_mm < L / 2;
   const quiet = step !== 'rocker' && step !== 'foil';
   return (
     <g className="on-paper">
-      <line x1={scale.x(0) - 12} x2={scale.x(L) + 12} y1={scale.ground} y2={scale.ground} stroke="var(--pencil)" strokeWidth={1} />
+      <line
+        x1={scale.x(0) - 12}
+        x2={scale.x(L) + 12}
+        y1={scale.ground}
+        y2={scale.ground}
+        stroke="var(--pencil)"
+        strokeWidth={1}
+      />
       <path d={`M${path(bottom)}L${path([...deck].reverse())}Z`} fill="var(--board)" stroke="none" />
       <path d={`M${path(bottom)}`} fill="none" stroke="var(--ink)" strokeWidth={step === 'foil' ? 1.4 : 2.2} />
       <path d={`M${path(deck)}`} fill="none" stroke="var(--ink)" strokeWidth={step === 'rocker' ? 1.2 : 2} />
       <line x1={bottom[0].x} x2={deck[0].x} y1={bottom[0].y} y2={deck[0].y} stroke="var(--ink)" strokeWidth={2} />
       {scale.stretch > 1 && (
-        <text x={scale.x(L / 2)} y={scale.height - 8} textAnchor="middle" fontSize={13} fontStyle="italic" fontFamily="var(--serif)" fill="var(--pencil)">
+        <text
+          x={scale.x(L / 2)}
+          y={scale.height - 8}
+          textAnchor="middle"
+          fontSize={13}
+          fontStyle="italic"
+          fontFamily="var(--serif)"
+          fill="var(--pencil)"
+        >
           heights drawn {scale.stretch} times as tall as they are
         </text>
       )}
       {quiet && (
         <>
-          <DrawnMeasure mm={board.rocker.tailLift_mm} x={scale.x(0) + 2} y={scale.tapeTop + 52} size={18} after="tail lift" />
-          <DrawnMeasure mm={board.rocker.noseLift_mm} x={scale.x(L) - 4} y={scale.ground - 8} size={18} anchor="end" after="nose lift" />
+          <DrawnMeasure
+            mm={board.rocker.tailLift_mm}
+            x={scale.x(0) + 2}
+            y={scale.tapeTop + 52}
+            size={18}
+            after="tail lift"
+          />
+          <DrawnMeasure
+            mm={board.rocker.noseLift_mm}
+            x={scale.x(L) - 4}
+            y={scale.ground - 8}
+            size={18}
+            anchor="end"
+            after="nose lift"
+          />
         </>
       )}
       {quiet && (
@@ -262,7 +302,12 @@ function Marks({ scale }: { scale: PlankScale }) {
   });
 
   const setValue = (row: MarkRow, value_mm: number, mergeKey: string) =>
-    editBoard(record.id, `${row.label.toLowerCase()} on the ${curve}`, (b) => withMarkValue(b, curve, row.key, value_mm), mergeKey);
+    editBoard(
+      record.id,
+      `${row.label.toLowerCase()} on the ${curve}`,
+      (b) => withMarkValue(b, curve, row.key, value_mm),
+      mergeKey,
+    );
   const slide = (row: MarkRow, at_mm: number, mergeKey: string) =>
     editBoard(record.id, `${row.label.toLowerCase()} moved`, (b) => withMarkAt(b, curve, row.key, at_mm), mergeKey);
 
@@ -292,7 +337,10 @@ function Marks({ scale }: { scale: PlankScale }) {
           event.currentTarget.focus();
           startDrag(event, {
             onMove: (dx, dy, key) => {
-              const sideways = row.movable && Math.abs(dx) > Math.abs(dy) && (row.key === 'wide' || row.key === 'flat' || row.key === 'thickest');
+              const sideways =
+                row.movable &&
+                Math.abs(dx) > Math.abs(dy) &&
+                (row.key === 'wide' || row.key === 'flat' || row.key === 'thickest');
               if (sideways) slide(row, snap(distanceFrom(row.from, row.x_mm + dx / scale.k, shape.anchors)), key);
               else if (row.valued) setValue(row, snap(row.value_mm - (sign * dy) / handle.pixels), key);
             },
@@ -303,7 +351,11 @@ function Marks({ scale }: { scale: PlankScale }) {
             {handle.y2 !== undefined && row.key !== 'block' && (
               <g stroke="var(--on-board)" strokeWidth={1} pointerEvents="none">
                 <line x1={x} x2={x} y1={y + 8} y2={handle.y2 - 8} />
-                <path d={`M${x} ${y + 7}l-3.5 9h7zM${x} ${handle.y2 - 7}l-3.5 -9h7z`} fill="var(--on-board)" stroke="none" />
+                <path
+                  d={`M${x} ${y + 7}l-3.5 9h7zM${x} ${handle.y2 - 7}l-3.5 -9h7z`}
+                  fill="var(--on-board)"
+                  stroke="none"
+                />
               </g>
             )}
             {(handle.y2 === undefined || scale.half ? [y] : [y, handle.y2]).map((at, side) => (
@@ -324,7 +376,12 @@ function Marks({ scale }: { scale: PlankScale }) {
               >
                 <circle className="grab" cx={x} cy={at} r={20} />
                 <circle className="ring" cx={x} cy={at} r={isHeld ? 7 : 5} />
-                <path d={`M${x - 5} ${at}h10M${x} ${at - 5}v10`} stroke={isHeld ? 'var(--coral)' : 'var(--on-board)'} strokeWidth={1} pointerEvents="none" />
+                <path
+                  d={`M${x - 5} ${at}h10M${x} ${at - 5}v10`}
+                  stroke={isHeld ? 'var(--coral)' : 'var(--on-board)'}
+                  strokeWidth={1}
+                  pointerEvents="none"
+                />
               </g>
             ))}
             <DrawnMeasure

@@ -1,5 +1,15 @@
 import { useRef } from 'react';
-import { bottomHeight, bottomPoint, deckPoint, filletPoint, railRatio, type Section, sectionAt, type SectionPoint, underPoint } from '@june-tide/core';
+import {
+  bottomHeight,
+  bottomPoint,
+  deckPoint,
+  filletPoint,
+  railRatio,
+  type Section,
+  sectionAt,
+  type SectionPoint,
+  underPoint,
+} from '@june-tide/core';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { useBay } from './useBay.ts';
@@ -92,7 +102,8 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
   const k = Math.min((width - 12) / (2 * section.half_mm), (height - 44) / (high - low));
   const cx = width / 2;
   const base = 10 + (high - low) * k + Math.max(0, (height - 44 - (high - low) * k) / 2) * 0.6;
-  const at = (p: SectionPoint, side: number) => `${(cx + side * p.y_mm * k).toFixed(2)} ${(base - (p.z_mm - low) * k).toFixed(2)}`;
+  const at = (p: SectionPoint, side: number) =>
+    `${(cx + side * p.y_mm * k).toFixed(2)} ${(base - (p.z_mm - low) * k).toFixed(2)}`;
   const notch = section.input.notch_mm > 0;
   const right = points.map((p) => at(p, 1));
   const left = points.map((p) => at(p, -1));
@@ -108,7 +119,16 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
       </defs>
       <path d={path} fill="var(--board)" />
       <path d={path} fill="url(#hatch)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
-      {!notch && <line x1={cx} x2={cx} y1={base - (section.input.thickness_mm - low) * k} y2={base + low * k} stroke="#a08c63" strokeWidth={4} />}
+      {!notch && (
+        <line
+          x1={cx}
+          x2={cx}
+          y1={base - (section.input.thickness_mm - low) * k}
+          y2={base + low * k}
+          stroke="#a08c63"
+          strokeWidth={4}
+        />
+      )}
       <g stroke="var(--ink)" strokeWidth={1}>
         <line x1={cx - half} x2={cx + half} y1={y} y2={y} />
         <line x1={cx - half} x2={cx - half} y1={y - 6} y2={y + 6} />

@@ -32,8 +32,24 @@ export function SideLight({ scale }: { scale: PlankScale }) {
           opacity={Math.abs(tone) ** 0.8}
         />
       ))}
-      <rect x={scale.x(from)} y={y} width={run * scale.k} height={STRIP_HEIGHT} fill="none" stroke="var(--ink)" strokeWidth={1} />
-      <text x={scale.x(from + run) - 6} y={y + 13.5} textAnchor="end" fontSize={13} fontStyle="italic" fontFamily="var(--serif)" fill="#24282b">
+      <rect
+        x={scale.x(from)}
+        y={y}
+        width={run * scale.k}
+        height={STRIP_HEIGHT}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1}
+      />
+      <text
+        x={scale.x(from + run) - 6}
+        y={y + 13.5}
+        textAnchor="end"
+        fontSize={13}
+        fontStyle="italic"
+        fontFamily="var(--serif)"
+        fill="#24282b"
+      >
         side light along the {curve === 'outline' ? 'rail' : curve}: even is fair
       </text>
     </g>

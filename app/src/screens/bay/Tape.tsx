@@ -33,11 +33,26 @@ export function Tape({ scale }: { scale: PlankScale }) {
           startDrag(event, { onMove: (dx) => moveHook(at + dx / scale.k) });
         }}
       >
-        <rect x={x0} y={top} width={x1 - x0} height={TAPE_HEIGHT} fill="var(--tape)" stroke="var(--tape-ink)" strokeWidth={0.7} />
+        <rect
+          x={x0}
+          y={top}
+          width={x1 - x0}
+          height={TAPE_HEIGHT}
+          fill="var(--tape)"
+          stroke="var(--tape-ink)"
+          strokeWidth={0.7}
+        />
         <rect x={x0 - 5} y={top - 3} width={6} height={TAPE_HEIGHT + 6} fill="var(--pencil)" />
         <g stroke="var(--tape-ink)">
           {ticks.map((i) => (
-            <line key={i} x1={scale.x(i * unit)} x2={scale.x(i * unit)} y1={top} y2={top + size(i)} strokeWidth={i % major === 0 ? 1.4 : 0.8} />
+            <line
+              key={i}
+              x1={scale.x(i * unit)}
+              x2={scale.x(i * unit)}
+              y1={top}
+              y2={top + size(i)}
+              strokeWidth={i % major === 0 ? 1.4 : 0.8}
+            />
           ))}
           {ticks.map((i) => (
             <line
@@ -54,14 +69,37 @@ export function Tape({ scale }: { scale: PlankScale }) {
           {ticks
             .filter((i) => i > 0 && i % labelEvery === 0)
             .map((i) => (
-              <text key={i} x={scale.x(i * unit) - 4} y={top + 21} fontSize={i % major === 0 ? 15 : 13} fontWeight={i % major === 0 ? 700 : 500}>
+              <text
+                key={i}
+                x={scale.x(i * unit) - 4}
+                y={top + 21}
+                fontSize={i % major === 0 ? 15 : 13}
+                fontWeight={i % major === 0 ? 700 : 500}
+              >
                 {i}
               </text>
             ))}
         </g>
       </g>
-      <line x1={hookX} x2={hookX} y1={6} y2={scale.height - 4} stroke="var(--tape)" strokeWidth={5} opacity={0.85} pointerEvents="none" />
-      <line x1={hookX} x2={hookX} y1={6} y2={scale.height - 4} stroke="var(--tape-ink)" strokeWidth={1.2} pointerEvents="none" />
+      <line
+        x1={hookX}
+        x2={hookX}
+        y1={6}
+        y2={scale.height - 4}
+        stroke="var(--tape)"
+        strokeWidth={5}
+        opacity={0.85}
+        pointerEvents="none"
+      />
+      <line
+        x1={hookX}
+        x2={hookX}
+        y1={6}
+        y2={scale.height - 4}
+        stroke="var(--tape-ink)"
+        strokeWidth={1.2}
+        pointerEvents="none"
+      />
       <g
         role="slider"
         tabIndex={0}
@@ -76,7 +114,15 @@ export function Tape({ scale }: { scale: PlankScale }) {
           startDrag(event, { onMove: (dx) => moveHook(hook_mm + dx / scale.k) });
         }}
       >
-        <rect x={hookX - 42} y={top - 5} width={84} height={TAPE_HEIGHT + 10} fill="var(--tape)" stroke="var(--tape-ink)" strokeWidth={1.8} />
+        <rect
+          x={hookX - 42}
+          y={top - 5}
+          width={84}
+          height={TAPE_HEIGHT + 10}
+          fill="var(--tape)"
+          stroke="var(--tape-ink)"
+          strokeWidth={1.8}
+        />
         <line x1={hookX} x2={hookX} y1={top - 5} y2={top + TAPE_HEIGHT + 5} stroke="var(--tape-ink)" />
         <path d={`M${hookX - 38} ${top + 15}l5 -4v8zM${hookX + 38} ${top + 15}l-5 -4v8z`} fill="var(--tape-ink)" />
         <g fill="var(--tape-ink)" fontSize={14} fontWeight={600}>

@@ -101,7 +101,14 @@ function LitresScale({ litres, target }: { litres: number; target: LitresTarget 
   const ticks = Array.from({ length: Math.floor((to - from) / every) + 1 }, (_, i) => from + i * every);
   return (
     <svg width={180} height={40} aria-hidden="true">
-      <rect x={x(target.low_L)} width={x(target.high_L) - x(target.low_L)} y={20} height={12} fill="var(--faint)" opacity={0.45} />
+      <rect
+        x={x(target.low_L)}
+        width={x(target.high_L) - x(target.low_L)}
+        y={20}
+        height={12}
+        fill="var(--faint)"
+        opacity={0.45}
+      />
       <line x1={6} x2={174} y1={32} y2={32} stroke="var(--ink)" />
       {ticks.map((tick) => (
         <g key={tick}>

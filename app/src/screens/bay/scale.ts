@@ -37,7 +37,14 @@ export function plankScale(board: Board, step: StepKey, width: number, height: n
   const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - 26) / breadth));
   const left = (width - board.length_mm * k) / 2;
   const centre = half ? planHeight - 8 : planHeight / 2 + 2;
-  const tallest = (Math.max(board.rocker.noseLift_mm + board.foil.noseTip_mm, board.rocker.tailLift_mm + board.foil.tailTip_mm, board.foil.thickness_mm) + 4) * k;
+  const tallest =
+    (Math.max(
+      board.rocker.noseLift_mm + board.foil.noseTip_mm,
+      board.rocker.tailLift_mm + board.foil.tailTip_mm,
+      board.foil.thickness_mm,
+    ) +
+      4) *
+    k;
   const stretch = half ? Math.min(4, Math.max(1, Math.floor(((profileHeight - 64) / tallest) * 2) / 2)) : 1;
   return {
     width,

@@ -17,7 +17,18 @@ export interface BayContext {
   hold: (key: string | undefined) => void;
 }
 
-export const STEPS = ['rider', 'outline', 'rocker', 'foil', 'rails', 'bottom', 'fins', 'check', 'make', 'ride'] as const;
+export const STEPS = [
+  'rider',
+  'outline',
+  'rocker',
+  'foil',
+  'rails',
+  'bottom',
+  'fins',
+  'check',
+  'make',
+  'ride',
+] as const;
 export type StepKey = (typeof STEPS)[number];
 
 export const STEP_WORDS: Readonly<Record<StepKey, string>> = {

@@ -28,7 +28,8 @@ export function Rack() {
   const picker = useRef<HTMLInputElement>(null);
   const [notice, holder] = message.useMessage();
 
-  const riderName = (record: BoardRecord) => (record.riderId === null ? 'unsold' : (riders[record.riderId]?.name ?? 'unsold'));
+  const riderName = (record: BoardRecord) =>
+    record.riderId === null ? 'unsold' : (riders[record.riderId]?.name ?? 'unsold');
   const shown = useMemo(() => {
     const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean);
     const text = (record: BoardRecord) =>
@@ -55,7 +56,8 @@ export function Rack() {
     if (read.ok) {
       const id = addBoard(read.board, null);
       await navigate(`/bay/${id}/outline`);
-    } else void notice.error({ content: `${file.name}: ${read.reason} Nothing on the rack was changed.`, duration: 12 });
+    } else
+      void notice.error({ content: `${file.name}: ${read.reason} Nothing on the rack was changed.`, duration: 12 });
   };
 
   return (
@@ -94,7 +96,14 @@ export function Rack() {
             <svg width={drawnWidth} height={height} role="list" aria-label="Boards on the rack">
               <FoamGradient />
               {Array.from({ length: Math.floor(longest / FOOT_mm) }, (_, i) => i + 1).map((foot) => (
-                <line key={foot} x1={LEFT} x2={drawnWidth} y1={floor - foot * FOOT_mm * scale} y2={floor - foot * FOOT_mm * scale} stroke="var(--rule)" />
+                <line
+                  key={foot}
+                  x1={LEFT}
+                  x2={drawnWidth}
+                  y1={floor - foot * FOOT_mm * scale}
+                  y2={floor - foot * FOOT_mm * scale}
+                  stroke="var(--rule)"
+                />
               ))}
               <StandingTape floor={floor} scale={scale} longest_mm={longest} />
               <line x1={LEFT} x2={drawnWidth} y1={floor} y2={floor} stroke="var(--ink)" strokeWidth={2} />
@@ -116,7 +125,13 @@ export function Rack() {
                     }}
                   >
                     <rect className="hover-wash" x={x - slot / 2 + 2} y={floor} width={slot - 4} height={CAPTION - 2} />
-                    <rect x={x - slot / 2} y={floor - board.length_mm * scale} width={slot} height={board.length_mm * scale} fill="transparent" />
+                    <rect
+                      x={x - slot / 2}
+                      y={floor - board.length_mm * scale}
+                      width={slot}
+                      height={board.length_mm * scale}
+                      fill="transparent"
+                    />
                     <g transform={`translate(${x} ${floor})`}>
                       <BoardPlan board={board} scale={scale} />
                     </g>
@@ -128,7 +143,12 @@ export function Rack() {
                         {record.number}, {riderName(record)}
                       </text>
                       <DrawnMeasure mm={board.length_mm} feet x={x} y={floor + 62} size={20} anchor="middle" />
-                      <SizeBelow x={x} y={floor + 82} width_mm={board.outline.width_mm} thickness_mm={board.foil.thickness_mm} />
+                      <SizeBelow
+                        x={x}
+                        y={floor + 82}
+                        width_mm={board.outline.width_mm}
+                        thickness_mm={board.foil.thickness_mm}
+                      />
                       <text x={x} y={floor + 101} fontSize={16} fontWeight={600}>
                         {formatLitres(litres)}
                       </text>
@@ -140,7 +160,9 @@ export function Rack() {
           )}
           {shown.length === 0 && (
             <p className="serif" style={{ position: 'absolute', left: 84, top: 120, fontSize: 18 }}>
-              {find ? 'No board answers to that. Clear the search to see them all.' : 'The rack is empty. Start a board below, or open a board file.'}
+              {find
+                ? 'No board answers to that. Clear the search to see them all.'
+                : 'The rack is empty. Start a board below, or open a board file.'}
             </p>
           )}
         </div>
@@ -182,13 +204,39 @@ function StandingTape({ floor, scale, longest_mm }: { floor: number; scale: numb
   const top = floor - (longest_mm + 40) * scale;
   return (
     <g aria-hidden="true">
-      <rect x={22} y={top} width={30} height={floor - top} fill="var(--tape)" stroke="var(--tape-ink)" strokeWidth={0.8} />
+      <rect
+        x={22}
+        y={top}
+        width={30}
+        height={floor - top}
+        fill="var(--tape)"
+        stroke="var(--tape-ink)"
+        strokeWidth={0.8}
+      />
       {Array.from({ length: feet * 4 + 1 }, (_, q) => {
         const y = floor - (q * FOOT_mm * scale) / 4;
-        return <line key={q} x1={52} x2={q % 4 === 0 ? 39 : 46} y1={y} y2={y} stroke="var(--tape-ink)" strokeWidth={q % 4 === 0 ? 1.4 : 0.8} />;
+        return (
+          <line
+            key={q}
+            x1={52}
+            x2={q % 4 === 0 ? 39 : 46}
+            y1={y}
+            y2={y}
+            stroke="var(--tape-ink)"
+            strokeWidth={q % 4 === 0 ? 1.4 : 0.8}
+          />
+        );
       })}
       {Array.from({ length: feet }, (_, i) => (
-        <text key={i} x={37} y={floor - (i + 1) * FOOT_mm * scale + 15} textAnchor="end" fontSize={13} fontWeight={600} fill="var(--tape-ink)">
+        <text
+          key={i}
+          x={37}
+          y={floor - (i + 1) * FOOT_mm * scale + 15}
+          textAnchor="end"
+          fontSize={13}
+          fontWeight={600}
+          fill="var(--tape-ink)"
+        >
           {i + 1}′
         </text>
       ))}

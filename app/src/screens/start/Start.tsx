@@ -62,7 +62,8 @@ export function Start() {
                   </li>
                   <li>{ABILITY_WORDS[rider.ability]}</li>
                   <li>
-                    Surfs {rider.surfsAWeek} {rider.surfsAWeek === 1 ? 'time' : 'times'} a week. {STANCE_WORDS[rider.stance]}.
+                    Surfs {rider.surfsAWeek} {rider.surfsAWeek === 1 ? 'time' : 'times'} a week.{' '}
+                    {STANCE_WORDS[rider.stance]}.
                   </li>
                   <li>
                     {WAVE_SIZE_WORDS[rider.waves.size]}, {WAVE_POWER_WORDS[rider.waves.power].toLowerCase()} waves
@@ -100,8 +101,10 @@ export function Start() {
           <div aria-live="polite" style={{ marginTop: 14 }}>
             {target && model ? (
               <p className="sentence" data-testid="target-sentence">
-                <b>{formatLitres(target.target_L)} for {rider.name}.</b> {target.sentence} {model.name} as it stands has{' '}
-                {formatLitres(measuresFor(model).volume_L)}.
+                <b>
+                  {formatLitres(target.target_L)} for {rider.name}.
+                </b>{' '}
+                {target.sentence} {model.name} as it stands has {formatLitres(measuresFor(model).volume_L)}.
               </p>
             ) : (
               <p className="quiet">Choose a rider and a model: the litres to aim for appear here, with the sum.</p>
@@ -115,7 +118,11 @@ export function Start() {
               if (model) void navigate(`/bay/${addBoard(model, riderId ?? null)}/outline`);
             }}
           >
-            {rider && model ? `Start ${model.name} for ${rider.name}` : model ? `Start ${model.name} without a rider` : 'Start the board'}
+            {rider && model
+              ? `Start ${model.name} for ${rider.name}`
+              : model
+                ? `Start ${model.name} without a rider`
+                : 'Start the board'}
           </Button>
         </section>
       </main>

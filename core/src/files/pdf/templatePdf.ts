@@ -63,9 +63,17 @@ function drawFirstPage(
   };
   say(shape.board.name, 9, 9);
   say(`${sizeLine(shape, style)}, half outline, full size`, 5, 12);
-  say(`${tiling.columns * tiling.rows} sheets of ${PAPERS[paper].words}. Print at 100 %, no fitting to the page.`, 3.8, 6);
+  say(
+    `${tiling.columns * tiling.rows} sheets of ${PAPERS[paper].words}. Print at 100 %, no fitting to the page.`,
+    3.8,
+    6,
+  );
   say(`First measure the square below: it must be ${CHECK_SQUARE_mm} mm both ways.`, 3.8, 6);
-  say(`Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`, 3.8, 6);
+  say(
+    `Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`,
+    3.8,
+    6,
+  );
   say('Cut outside the line, sand to it, then turn the template over for the other side.', 3.8, 14);
 
   const scale = Math.min((width_mm - 2 * left) / drawing.width_mm, 40 / drawing.height_mm);
@@ -130,8 +138,22 @@ function drawSheet(
 
   // Crosses in the middle of each overlap, at the same place of the drawing on both sheets.
   const crossAt = (x_mm: number, y_mm: number) => {
-    strokeLine(page, [{ x_mm: x_mm - CROSS_mm, y_mm }, { x_mm: x_mm + CROSS_mm, y_mm }], 0.15);
-    strokeLine(page, [{ x_mm, y_mm: y_mm - CROSS_mm }, { x_mm, y_mm: y_mm + CROSS_mm }], 0.15);
+    strokeLine(
+      page,
+      [
+        { x_mm: x_mm - CROSS_mm, y_mm },
+        { x_mm: x_mm + CROSS_mm, y_mm },
+      ],
+      0.15,
+    );
+    strokeLine(
+      page,
+      [
+        { x_mm, y_mm: y_mm - CROSS_mm },
+        { x_mm, y_mm: y_mm + CROSS_mm },
+      ],
+      0.15,
+    );
   };
   const ys = [box.y_mm + 30, box.y_mm + box.height_mm - 30];
   const xs = [box.x_mm + 30, box.x_mm + box.width_mm - 30];

@@ -25,7 +25,12 @@ const GROUPS = {
 } as const;
 
 /** One page that hangs on the blank: name, size, litres, a small plan, every number in the order of the work. */
-export async function ticketPdf(shape: Shape, paper: Paper, style: LengthStyle, extras: TicketExtras = {}): Promise<Uint8Array> {
+export async function ticketPdf(
+  shape: Shape,
+  paper: Paper,
+  style: LengthStyle,
+  extras: TicketExtras = {},
+): Promise<Uint8Array> {
   const { width_mm, height_mm } = PAPERS[paper];
   const document = await PDFDocument.create();
   document.setTitle(`${shape.board.name}, ticket`);
@@ -40,7 +45,8 @@ export async function ticketPdf(shape: Shape, paper: Paper, style: LengthStyle, 
   const right = width_mm - 18;
   let y = height_mm - 24;
   writeText(page, strong, shape.board.name, { x_mm: left, y_mm: y, size_mm: 8 });
-  if (extras.riderName) writeText(page, font, `for ${extras.riderName}`, { x_mm: right, y_mm: y, size_mm: 6, anchor: 'end' });
+  if (extras.riderName)
+    writeText(page, font, `for ${extras.riderName}`, { x_mm: right, y_mm: y, size_mm: 6, anchor: 'end' });
   y -= 14;
   writeText(page, strong, sizeLine(shape, style), { x_mm: left, y_mm: y, size_mm: 9 });
   writeText(page, strong, formatLitres(volume_L(shape)), { x_mm: right, y_mm: y, size_mm: 9, anchor: 'end' });
@@ -55,16 +61,34 @@ export async function ticketPdf(shape: Shape, paper: Paper, style: LengthStyle, 
   y -= half + 6;
   const middle = y;
   for (const side of [1, -1]) {
-    strokeLine(page, points.map((p) => ({ x_mm: left + p.x_mm * scale, y_mm: middle + side * p.y_mm * scale })), 0.3);
+    strokeLine(
+      page,
+      points.map((p) => ({ x_mm: left + p.x_mm * scale, y_mm: middle + side * p.y_mm * scale })),
+      0.3,
+    );
   }
-  strokeLine(page, [{ x_mm: left + shape.outline.end.notch_mm * scale, y_mm: middle }, { x_mm: right, y_mm: middle }], 0.15);
+  strokeLine(
+    page,
+    [
+      { x_mm: left + shape.outline.end.notch_mm * scale, y_mm: middle },
+      { x_mm: right, y_mm: middle },
+    ],
+    0.15,
+  );
   y -= half + 9;
 
   let group: string | undefined;
   for (const line of ticketLines(shape, style)) {
     if (line.group !== group) {
       y -= 2;
-      strokeLine(page, [{ x_mm: left, y_mm: y + 4.4 }, { x_mm: right, y_mm: y + 4.4 }], 0.1);
+      strokeLine(
+        page,
+        [
+          { x_mm: left, y_mm: y + 4.4 },
+          { x_mm: right, y_mm: y + 4.4 },
+        ],
+        0.1,
+      );
       writeText(page, strong, GROUPS[line.group], { x_mm: left, y_mm: y, size_mm: 3.8 });
       group = line.group;
     }

@@ -10,7 +10,8 @@ import { MarksTable } from './MarksTable.tsx';
 function Hollows({ stretches }: { stretches: [number, number][] }) {
   return stretches.map(([from, to]) => (
     <p key={from} role="status" style={{ margin: '6px 0 0', color: 'var(--coral-text)' }}>
-      The marks ask for a hollow from <Measure mm={from} /> to <Measure mm={to} /> from the tail. Move one toward the batten, or lift it off.
+      The marks ask for a hollow from <Measure mm={from} /> to <Measure mm={to} /> from the tail. Move one toward the
+      batten, or lift it off.
     </p>
   ));
 }
@@ -18,7 +19,14 @@ function Hollows({ stretches }: { stretches: [number, number][] }) {
 const TAIL_WITH_DEPTH = new Set(['squash', 'thumb', 'diamond', 'sixCorner', 'swallow', 'halfMoon']);
 /** A block and a depth to begin with, mm, when a tail that had none gets them. */
 const FIRST_BLOCK = { swallow: 190, halfMoon: 190, square: 150, other: 145 };
-const FIRST_DEPTH: Readonly<Record<string, number>> = { swallow: 90, halfMoon: 50, squash: 35, thumb: 80, diamond: 75, sixCorner: 60 };
+const FIRST_DEPTH: Readonly<Record<string, number>> = {
+  swallow: 90,
+  halfMoon: 50,
+  squash: 35,
+  thumb: 80,
+  diamond: 75,
+  sixCorner: 60,
+};
 
 export function OutlineBench() {
   const { record, shape } = useBay();
@@ -133,4 +141,3 @@ export function FoilBench() {
     </section>
   );
 }
-

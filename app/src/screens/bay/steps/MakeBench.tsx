@@ -1,6 +1,13 @@
 import { Button, message, Segmented } from 'antd';
 import { useState } from 'react';
-import { CHECK_SQUARE_mm, drawingToSvg, formatLitres, halfOutlineDrawing, withCheckSquare, writeBoardFile } from '@june-tide/core';
+import {
+  CHECK_SQUARE_mm,
+  drawingToSvg,
+  formatLitres,
+  halfOutlineDrawing,
+  withCheckSquare,
+  writeBoardFile,
+} from '@june-tide/core';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
@@ -22,7 +29,10 @@ export function MakeBench() {
     try {
       await work();
     } catch (error) {
-      void notice.error(`The ${what} could not be made: ${error instanceof Error ? error.message.split('\n')[0] : String(error)}. The board is safe.`, 10);
+      void notice.error(
+        `The ${what} could not be made: ${error instanceof Error ? error.message.split('\n')[0] : String(error)}. The board is safe.`,
+        10,
+      );
     } finally {
       setBusy(undefined);
     }
@@ -63,7 +73,11 @@ export function MakeBench() {
             true,
           )}
           {button('drawing', 'The same as SVG', () =>
-            saveFile(drawingToSvg(withCheckSquare(halfOutlineDrawing(shape, style), CHECK_SQUARE_mm)), `${name}-template.svg`, 'image/svg+xml'),
+            saveFile(
+              drawingToSvg(withCheckSquare(halfOutlineDrawing(shape, style), CHECK_SQUARE_mm)),
+              `${name}-template.svg`,
+              'image/svg+xml',
+            ),
           )}
         </li>
         <li className="choices">
@@ -75,7 +89,9 @@ export function MakeBench() {
             };
             saveFile(await ticketPdf(shape, paper, style, extras), `${name}-ticket.pdf`, 'application/pdf');
           })}
-          {button('board file', 'Board file (JSON)', () => saveFile(writeBoardFile(board), `${name}.json`, 'application/json'))}
+          {button('board file', 'Board file (JSON)', () =>
+            saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
+          )}
           {button('solid', 'Solid (STL)', async () => {
             const answer = await solidClient.ask({ kind: 'stl', board });
             if (answer.kind === 'stl') saveFile(answer.bytes, `${name}.stl`, 'model/stl');
@@ -83,12 +99,12 @@ export function MakeBench() {
         </li>
       </ul>
       <p className="quiet" style={{ margin: '6px 0' }}>
-        Print at 100 %, then measure the {CHECK_SQUARE_mm} mm square on the first page before you cut. The board file holds no
-        rider; the ticket carries the first name.
+        Print at 100 %, then measure the {CHECK_SQUARE_mm} mm square on the first page before you cut. The board file
+        holds no rider; the ticket carries the first name.
       </p>
       <p className="caution">
-        Foam dust and power planers hurt: mask and extraction on, eyes and ears covered, both hands on the planer. Resins and
-        catalysts by their data sheets; local rules come first.
+        Foam dust and power planers hurt: mask and extraction on, eyes and ears covered, both hands on the planer.
+        Resins and catalysts by their data sheets; local rules come first.
       </p>
     </section>
   );

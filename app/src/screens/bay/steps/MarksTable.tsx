@@ -1,6 +1,18 @@
 import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
-import { battenAlone, halfBreadthAt, type MarkedCurve, type MarkRow, markRows, thicknessAt, withLength, withMarkAt, withMarkValue, withNewMark, withoutMark } from '@june-tide/core';
+import {
+  battenAlone,
+  halfBreadthAt,
+  type MarkedCurve,
+  type MarkRow,
+  markRows,
+  thicknessAt,
+  withLength,
+  withMarkAt,
+  withMarkValue,
+  withNewMark,
+  withoutMark,
+} from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -123,7 +135,11 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
                     aria-label={`Lift off ${row.label}`}
                     title="Lift it off: the batten springs free here"
                     icon={<CloseOutlined aria-hidden />}
-                    onClick={() => editBoard(record.id, `${row.label.toLowerCase()} lifted off`, (b) => withoutMark(b, curve, row.key))}
+                    onClick={() =>
+                      editBoard(record.id, `${row.label.toLowerCase()} lifted off`, (b) =>
+                        withoutMark(b, curve, row.key),
+                      )
+                    }
                   />
                 )}
               </td>
@@ -134,7 +150,9 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
       <Button
         size="small"
         style={{ marginTop: 8 }}
-        disabled={rows.some((row) => Math.abs(row.x_mm - hook_mm) < 25) || hook_mm < 25 || hook_mm > board.length_mm - 25}
+        disabled={
+          rows.some((row) => Math.abs(row.x_mm - hook_mm) < 25) || hook_mm < 25 || hook_mm > board.length_mm - 25
+        }
         onClick={() => editBoard(record.id, 'new mark', (b) => withNewMark(b, curve, hook_mm, valueAtHook))}
       >
         Set a mark at the hook

@@ -76,7 +76,11 @@ export function CheckBench() {
         <ul className="plain-list">
           {notes.map((note, i) => (
             <li key={i}>
-              <b className="serif">{note.level === 'look' ? '▲ ' : ''}{note.title}.</b> {note.words}
+              <b className="serif">
+                {note.level === 'look' ? '▲ ' : ''}
+                {note.title}.
+              </b>{' '}
+              {note.words}
             </li>
           ))}
         </ul>
@@ -107,7 +111,13 @@ export function RideBench() {
         }}
         style={{ display: 'grid', gap: 6 }}
       >
-        <Input aria-label="Waves" placeholder="Waves: chest high, a little chop" value={waves} maxLength={200} onChange={(e) => setWaves(e.target.value)} />
+        <Input
+          aria-label="Waves"
+          placeholder="Waves: chest high, a little chop"
+          value={waves}
+          maxLength={200}
+          onChange={(e) => setWaves(e.target.value)}
+        />
         <Input.TextArea
           aria-label="How it went"
           placeholder="How it went, in their words"
@@ -123,7 +133,9 @@ export function RideBench() {
         </div>
       </form>
       {record.rides.length === 0 ? (
-        <p className="quiet">Nothing noted yet. After the first ride, write down what they say before you change anything.</p>
+        <p className="quiet">
+          Nothing noted yet. After the first ride, write down what they say before you change anything.
+        </p>
       ) : (
         <ul className="plain-list">
           {record.rides.map((ride, i) => (

@@ -19,7 +19,12 @@ import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const PRESET_NAMES = Object.keys(RAIL_PRESETS) as RailPresetName[];
-const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide point' } as const;
+const PLACES = {
+  nose: 'from nose',
+  tail: 'from tail',
+  centre: 'ahead of centre',
+  wide: 'ahead of wide point',
+} as const;
 
 /** The preset a station still is, if it was not changed by hand. */
 function presetOf(station: RailStation): RailPresetName | undefined {
@@ -38,9 +43,13 @@ export function RailsBench() {
     change(name, (r) => ({ ...r, stations: r.stations.map((s, i) => (i === index ? station : s)) }), merge);
   const x = (s: RailStation) => {
     const { length_mm, wide_mm } = shape.anchors;
-    return { nose: length_mm - s.at_mm, tail: s.at_mm, centre: length_mm / 2 + s.at_mm, wide: wide_mm + s.at_mm }[s.from];
+    return { nose: length_mm - s.at_mm, tail: s.at_mm, centre: length_mm / 2 + s.at_mm, wide: wide_mm + s.at_mm }[
+      s.from
+    ];
   };
-  const order = rails.stations.map((station, index) => ({ station, index })).sort((a, b) => x(b.station) - x(a.station));
+  const order = rails.stations
+    .map((station, index) => ({ station, index }))
+    .sort((a, b) => x(b.station) - x(a.station));
   return (
     <section aria-label="Rails">
       <div className="head">
@@ -102,7 +111,11 @@ export function RailsBench() {
             label="Hard edge from the tail"
             value_mm={rails.tailEdge.length_mm}
             onChange={(length_mm, nudge) =>
-              change('hard edge', (r) => ({ ...r, tailEdge: { ...r.tailEdge, length_mm } }), nudge ? 'field:edge' : undefined)
+              change(
+                'hard edge',
+                (r) => ({ ...r, tailEdge: { ...r.tailEdge, length_mm } }),
+                nudge ? 'field:edge' : undefined,
+              )
             }
           />
         </span>
@@ -112,7 +125,11 @@ export function RailsBench() {
             label="Edge fading over"
             value_mm={rails.tailEdge.fade_mm}
             onChange={(fade_mm, nudge) =>
-              change('edge fade', (r) => ({ ...r, tailEdge: { ...r.tailEdge, fade_mm } }), nudge ? 'field:fade' : undefined)
+              change(
+                'edge fade',
+                (r) => ({ ...r, tailEdge: { ...r.tailEdge, fade_mm } }),
+                nudge ? 'field:fade' : undefined,
+              )
             }
           />
         </span>
@@ -137,7 +154,9 @@ export function BottomBench() {
             type="button"
             className="choice"
             aria-pressed={sameKinds(preset.layers(), layers)}
-            onClick={() => editBoard(record.id, `${preset.words.toLowerCase()} bottom`, (b) => withBottomPreset(b, name))}
+            onClick={() =>
+              editBoard(record.id, `${preset.words.toLowerCase()} bottom`, (b) => withBottomPreset(b, name))
+            }
           >
             {preset.words}
           </button>
@@ -166,8 +185,18 @@ export function BottomBench() {
                     value_mm={deepest}
                     onChange={(depth, nudge) =>
                       depth >= 0 && depth <= 40
-                        ? editBoard(record.id, `depth of ${name}`, (b) => withLayerDepth(b, i, depth), nudge ? `field:layer${i}` : undefined)
-                        : { ok: false, issues: [{ code: 'depth', path: '', words: 'a contour is between nothing and 1 1/2 in deep' }] }
+                        ? editBoard(
+                            record.id,
+                            `depth of ${name}`,
+                            (b) => withLayerDepth(b, i, depth),
+                            nudge ? `field:layer${i}` : undefined,
+                          )
+                        : {
+                            ok: false,
+                            issues: [
+                              { code: 'depth', path: '', words: 'a contour is between nothing and 1 1/2 in deep' },
+                            ],
+                          }
                     }
                   />
                 </td>
@@ -195,7 +224,10 @@ export function FinsBench() {
     editBoard(
       record.id,
       name,
-      (b) => ({ ...b, fins: { ...b.fins, boxes: b.fins.boxes.map((box, i) => (i === index ? { ...box, ...change } : box)) } }),
+      (b) => ({
+        ...b,
+        fins: { ...b.fins, boxes: b.fins.boxes.map((box, i) => (i === index ? { ...box, ...change } : box)) },
+      }),
       merge,
     );
   return (
@@ -206,9 +238,15 @@ export function FinsBench() {
           aria-label="Fin setup"
           value={board.fins.setup}
           style={{ width: 170 }}
-          options={FIN_SETUPS.map((value) => ({ value, label: SETUP_WORDS[value].replace(/^./, (c) => c.toUpperCase()) }))}
+          options={FIN_SETUPS.map((value) => ({
+            value,
+            label: SETUP_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
+          }))}
           onChange={(setup) =>
-            editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => ({ ...b, fins: finBoxes(setup, b.family, b.length_mm) }))
+            editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => ({
+              ...b,
+              fins: finBoxes(setup, b.family, b.length_mm),
+            }))
           }
         />
       </div>
@@ -242,7 +280,14 @@ export function FinsBench() {
                     small
                     label={`${name} from tail`}
                     value_mm={box.trailingEdge_mm}
-                    onChange={(trailingEdge_mm, nudge) => setBox(i, { trailingEdge_mm }, `${name.toLowerCase()} from tail`, nudge ? `field:fin${i}` : undefined)}
+                    onChange={(trailingEdge_mm, nudge) =>
+                      setBox(
+                        i,
+                        { trailingEdge_mm },
+                        `${name.toLowerCase()} from tail`,
+                        nudge ? `field:fin${i}` : undefined,
+                      )
+                    }
                   />
                 </td>
                 <td className="num">
@@ -253,7 +298,14 @@ export function FinsBench() {
                       small
                       label={`${name} from rail`}
                       value_mm={box.inset_mm}
-                      onChange={(inset_mm, nudge) => setBox(i, { inset_mm }, `${name.toLowerCase()} from rail`, nudge ? `field:inset${i}` : undefined)}
+                      onChange={(inset_mm, nudge) =>
+                        setBox(
+                          i,
+                          { inset_mm },
+                          `${name.toLowerCase()} from rail`,
+                          nudge ? `field:inset${i}` : undefined,
+                        )
+                      }
                     />
                   )}
                 </td>
@@ -265,13 +317,23 @@ export function FinsBench() {
                       value_mm={Math.sin(box.toe_rad) * base}
                       onChange={(toe_mm, nudge) =>
                         Math.abs(toe_mm) <= base / 5
-                          ? setBox(i, { toe_rad: Math.asin(toe_mm / base) }, `${name.toLowerCase()} toe`, nudge ? `field:toe${i}` : undefined)
-                          : { ok: false, issues: [{ code: 'toe', path: '', words: 'toe is at most a fifth of the base' }] }
+                          ? setBox(
+                              i,
+                              { toe_rad: Math.asin(toe_mm / base) },
+                              `${name.toLowerCase()} toe`,
+                              nudge ? `field:toe${i}` : undefined,
+                            )
+                          : {
+                              ok: false,
+                              issues: [{ code: 'toe', path: '', words: 'toe is at most a fifth of the base' }],
+                            }
                       }
                     />
                   )}
                 </td>
-                <td className="num serif">{box.role !== 'centre' && `${((box.cant_rad * 180) / Math.PI).toFixed(0)}°`}</td>
+                <td className="num serif">
+                  {box.role !== 'centre' && `${((box.cant_rad * 180) / Math.PI).toFixed(0)}°`}
+                </td>
               </tr>
             );
           })}

@@ -1,0 +1,43 @@
+// npm test: installs what tests need, then types, lint, unit tests, build, interface tests. Stops at the first that fails.
+import { readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { installChromium } from './chromium.mjs';
+import { build, checkNode, install, mustRun, root, say } from './prepare.mjs';
+
+const began = Date.now();
+checkNode();
+install();
+installChromium();
+
+say('Types');
+mustRun(process.execPath, ['scripts/typecheck.mjs'], 'The type check');
+say('Lint');
+mustRun(process.execPath, ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'], 'Lint');
+mustRun(
+  process.execPath,
+  ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+  'The format check',
+);
+say('Unit tests');
+const results = join(root, 'test-results');
+rmSync(results, { recursive: true, force: true });
+const unitFile = join(results, 'unit.json');
+mustRun(
+  process.execPath,
+  ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${unitFile}`],
+  'A unit test',
+);
+const unit = JSON.parse(readFileSync(unitFile, 'utf8'));
+build();
+say('Interface tests');
+mustRun(
+  process.execPath,
+  ['node_modules/@playwright/test/cli.js', 'test', '-c', 'e2e/playwright.config.ts'],
+  'An interface test',
+);
+const { stats } = JSON.parse(readFileSync(join(results, 'interface.json'), 'utf8'));
+
+const passed = unit.numPassedTests + stats.expected;
+const failed = unit.numFailedTests + stats.unexpected;
+console.log(`\nEverything holds, in ${Math.round((Date.now() - began) / 1000)} seconds.`);
+console.log(`tests: ${passed} passed, ${failed} failed`);
