@@ -6,7 +6,7 @@ export function boardJsonSchema(): Record<string, unknown> {
   const made = z.toJSONSchema(boardSchema, { target: 'draft-2020-12' });
   return {
     ...made,
-    $id: `https://june-tide.invalid/board-${BOARD_VERSION}.schema.json`,
+    $id: `urn:june-tide:board:${BOARD_VERSION}`,
     title: `June Tide board, version ${BOARD_VERSION}`,
   };
 }

@@ -200,28 +200,77 @@ function dot(a: Float64Array, b: Float64Array): number {
   return sum;
 }
 
-/** Adds the soft marks' pull: Σ w (y − v)², w = E0 / (count σ²), E0 the energy without them. Scale-free. */
-function pullTowardSoft(
-  marks: readonly CurveMark[],
-  map: StationMap,
-  scale: number,
-  energy: number,
-  h: Float64Array,
-  q: Float64Array,
-): void {
-  const soft = marks.filter((mark) => mark.kind === 'soft');
-  // An ellipse costs nothing: a floor keeps soft marks felt there too.
-  const felt = Math.max(energy, 1e-10);
-  for (const mark of soft) {
+/** A soft mark ready for the solver: where its basis starts, its six weights, its value and give in the solver's unit. */
+interface SoftRow {
+  span: number;
+  basis: readonly number[];
+  value: number;
+  give: number;
+}
+
+function softRows(marks: readonly CurveMark[], map: StationMap, scale: number): SoftRow[] {
+  return marks.flatMap((mark) => {
+    if (mark.kind !== 'soft') return [];
     const s = parameterOf(map, mark.x_mm);
     const span = spanOf(s);
-    const basis = basisDerivatives(s, 0, span)[0];
-    const weight = felt / (soft.length * (mark.give_mm / scale) ** 2);
-    for (let i = 0; i <= DEGREE; i++) {
-      q[span + i] += (weight * basis[i] * mark.value_mm) / scale;
-      for (let j = 0; j <= DEGREE; j++) h[(span + i) * n + span + j] += weight * basis[i] * basis[j];
-    }
+    return [{ span, basis: basisDerivatives(s, 0, span)[0], value: mark.value_mm / scale, give: mark.give_mm / scale }];
+  });
+}
+
+/** Mean square of the soft marks' misses, each in units of its own give. */
+function softMiss(soft: readonly SoftRow[], c: Float64Array): number {
+  let sum = 0;
+  for (const { span, basis, value, give } of soft) {
+    let y = -value;
+    for (let i = 0; i <= DEGREE; i++) y += basis[i] * c[span + i];
+    sum += (y / give) ** 2;
   }
+  return sum / soft.length;
+}
+
+const SOFT_WEIGHTS = { least: -16, most: 4, closeness: 0.02 } as const;
+
+/**
+ * Changes c, the plain solution, to the fairest curve whose soft marks miss by their own give on the whole, and `h`, `q`
+ * to the energy that it minimises. Does nothing if the plain solution already misses by less.
+ *
+ * Method: adds w Σ ((y − v)/σ)² / n and finds w by bisection on its logarithm so that the mean square miss is 1: the
+ * discrepancy principle (Morozov 1966, Soviet Math. Doklady 7, 414; from memory). The miss falls as w rises.
+ * @returns the number of systems solved.
+ */
+function drawnToSoft(
+  soft: readonly SoftRow[],
+  base: Float64Array,
+  rows: Rows,
+  h: Float64Array,
+  q: Float64Array,
+  c: Float64Array,
+): number {
+  if (softMiss(soft, c) <= 1) return 0;
+  const solveWith = (exponent: number) => {
+    h.set(base);
+    q.fill(0);
+    for (const { span, basis, value, give } of soft) {
+      const weight = 10 ** exponent / (soft.length * give * give);
+      for (let i = 0; i <= DEGREE; i++) {
+        q[span + i] += weight * basis[i] * value;
+        for (let j = 0; j <= DEGREE; j++) h[(span + i) * n + span + j] += weight * basis[i] * basis[j];
+      }
+    }
+    solveHeld(h, q, rows, c);
+  };
+  let low: number = SOFT_WEIGHTS.least;
+  let high: number = SOFT_WEIGHTS.most;
+  let solves = 0;
+  while (high - low > SOFT_WEIGHTS.closeness) {
+    const middle = (low + high) / 2;
+    solveWith(middle);
+    solves += 1;
+    if (softMiss(soft, c) > 1) low = middle;
+    else high = middle;
+  }
+  solveWith(high);
+  return solves + 1;
 }
 
 /**
@@ -254,12 +303,11 @@ export function sprungThrough(batten: Batten, previous?: FairCurve): FairCurve {
   let solves = 1;
   solveHeld(base, q, rows, c);
 
-  if (batten.marks.some((mark) => mark.kind === 'soft')) {
-    const energy = quadratic(base, c, c);
+  const soft = softRows(batten.marks, map, scale);
+  if (soft.length > 0) {
+    const plain = base;
     base = base.slice();
-    pullTowardSoft(batten.marks, map, scale, energy, base, q);
-    solveHeld(base, q, rows, c);
-    solves += 1;
+    solves += drawnToSoft(soft, plain, rows, base, q, c);
   }
 
   const active = new Uint8Array(CHECKS);

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from '@jest/globals';
+import Ajv from 'ajv/dist/2020.js';
+import { boardJsonSchema } from '../board/jsonSchema.ts';
+import { shapeOf } from '../board/shape.ts';
+import { measure } from '../measure/measure.ts';
+import { models } from '../models/models.ts';
+import { readBoardFile, writeBoardFile } from './boardFile.ts';
+
+const published = JSON.parse(
+  readFileSync(join(import.meta.dirname, '../../../docs/schema/board.schema.json'), 'utf8'),
+) as Record<string, unknown>;
+
+describe('the board file', () => {
+  it.each(models().map((board) => [board.name, board] as const))('brings %s back to the last digit', (_name, board) => {
+    const text = writeBoardFile(board);
+    const read = readBoardFile(text);
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.board).toEqual(board);
+    expect(writeBoardFile(read.board)).toBe(text);
+    expect(measure(shapeOf(read.board))).toEqual(measure(shapeOf(board)));
+  });
+
+  it('keeps numbers that have no short decimal form', () => {
+    const board = { ...models()[0], length_mm: 1828.8 + 1 / 3 };
+    const read = readBoardFile(writeBoardFile(board));
+    expect(read.ok && Object.is(read.board.length_mm, board.length_mm)).toBe(true);
+  });
+
+  it('is what the published schema says, by an independent validator', () => {
+    const validate = new Ajv({ strict: false, allErrors: true }).compile(published);
+    for (const board of models()) {
+      expect(validate(JSON.parse(writeBoardFile(board)))).toBe(true);
+    }
+    expect(validate({ ...models()[0], length_mm: 12 })).toBe(false);
+  });
+
+  it('has a published schema made from the code as it is', () => {
+    expect(published).toEqual(JSON.parse(JSON.stringify(boardJsonSchema())));
+  });
+});
+
+describe('a file that is not a board', () => {
+  const whole = writeBoardFile(models()[0]);
+
+  it.each([
+    ['nothing', '', /empty/],
+    ['a cut-off board', whole.slice(0, whole.length / 2), /breaks off/],
+    ['some other JSON', '{"hello": 1}', /not a June Tide board/],
+    ['a list', '[]', /not a June Tide board/],
+    ['null', 'null', /not a June Tide board/],
+    ['prose', 'Dear shaper', /not JSON/],
+    ['a newer version', whole.replace('"version": 1', '"version": 99'), /newer June Tide/],
+    ['no version', whole.replace('"version": 1', '"version": "x"'), /newer June Tide/],
+    ['a field too many', whole.replace('"notes":', '"extra": 1, "notes":'), /numbers it cannot have/],
+    ['a negative length', whole.replace(/"length_mm": \d+(\.\d+)?/, '"length_mm": -5'), /length_mm/],
+  ])('is refused with the reason: %s', (_what, text, reason) => {
+    const read = readBoardFile(text);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(read.reason).toMatch(reason);
+  });
+
+  it('says every issue at once', () => {
+    const text = whole
+      .replace(/"width_mm": [\d.]+/, '"width_mm": 5')
+      .replace(/"thickness_mm": [\d.]+/, '"thickness_mm": 9999');
+    const read = readBoardFile(text);
+    expect(!read.ok && read.issues.length).toBeGreaterThanOrEqual(2);
+  });
+});

@@ -1,0 +1,108 @@
+import { describe, expect, it } from '@jest/globals';
+import { shapeOf } from '../../board/shape.ts';
+import { modelNamed, models } from '../../models/models.ts';
+import { halfBreadthAt } from '../../outline/outline.ts';
+import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
+import { CHECK_SQUARE_mm, halfOutlineDrawing } from '../templateDrawing.ts';
+import { templatePdf } from './templatePdf.ts';
+import { ticketPdf } from './ticketPdf.ts';
+import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, tilingOf } from './tiling.ts';
+
+const style = { kind: 'fraction', denominator: 16 } as const;
+const shape = shapeOf(modelNamed('Slack Water')!);
+
+/** A closed square path of the given side, anywhere on the page. */
+function squareOf(page: PdfPageRead, side_mm: number) {
+  return page.paths.find((path) => {
+    if (!path.closed || path.points.length !== 4) return false;
+    const [a, b, c] = path.points;
+    return Math.abs(b.x_mm - a.x_mm - side_mm) < 0.1 && Math.abs(c.y_mm - b.y_mm - side_mm) < 0.1;
+  });
+}
+
+/** All the vertices of the sheets laid together on their overlaps, in the drawing's own mm. */
+function assembled(pages: PdfPageRead[], paper: Paper) {
+  const drawing = halfOutlineDrawing(shape, style);
+  const tiling = tilingOf(drawing.width_mm, drawing.height_mm, paper);
+  return pages.slice(1).flatMap((page, i) => {
+    const column = i % tiling.columns;
+    const row = Math.floor(i / tiling.columns);
+    const dx = column * (tiling.window_mm.width - OVERLAP_mm) - PAGE_MARGIN_mm;
+    const dy = row * (tiling.window_mm.height - OVERLAP_mm) - PAGE_MARGIN_mm;
+    return page.paths
+      .filter((path) => path.points.length > 50)
+      .flatMap((path) => path.points.map((p) => ({ x_mm: p.x_mm + dx, y_mm: p.y_mm + dy })));
+  });
+}
+
+describe.each(['A4', 'Letter'] as const)('the template on %s', (paper) => {
+  it('has a page for the map and one for each sheet, in the paper’s size', async () => {
+    const pages = await readPdf(await templatePdf(shape, paper, style));
+    const drawing = halfOutlineDrawing(shape, style);
+    const tiling = tilingOf(drawing.width_mm, drawing.height_mm, paper);
+    expect(pages.length).toBe(1 + tiling.columns * tiling.rows);
+    const sides = [PAPERS[paper].width_mm, PAPERS[paper].height_mm].sort((a, b) => a - b);
+    for (const page of pages) {
+      const found = [page.width_mm, page.height_mm].sort((a, b) => a - b);
+      expect(found[0]).toBeCloseTo(sides[0], 2);
+      expect(found[1]).toBeCloseTo(sides[1], 2);
+    }
+  });
+
+  it('has a check square at true scale on the first page', async () => {
+    const [first] = await readPdf(await templatePdf(shape, paper, style));
+    expect(squareOf(first, CHECK_SQUARE_mm)).toBeDefined();
+    expect(first.texts.map((t) => t.text).join(' ')).toContain('100 mm each way');
+  });
+
+  it('has the outline at true scale on the sheets laid together, within 0.1 mm', async () => {
+    const points = assembled(await readPdf(await templatePdf(shape, paper, style)), paper);
+    expect(points.length).toBeGreaterThan(400);
+    for (const p of points) {
+      const x = Math.min(Math.max(p.x_mm, 0), shape.board.length_mm);
+      const half = halfBreadthAt(shape.outline, x);
+      // The face of the block is a line across the tail: there any half width up to the corner's is right.
+      const miss = x < 0.05 ? Math.max(0, p.y_mm - half, -p.y_mm) : Math.abs(p.y_mm - half);
+      expect(miss).toBeLessThan(0.1);
+    }
+    const xs = points.map((p) => p.x_mm);
+    expect(Math.max(...xs)).toBeCloseTo(shape.board.length_mm, 1);
+    expect(Math.min(...xs)).toBeCloseTo(0, 1);
+  });
+});
+
+describe('the template', () => {
+  it('is the same bytes from the same board', async () => {
+    const [a, b] = [await templatePdf(shape, 'A4', style), await templatePdf(shape, 'A4', style)];
+    expect(Buffer.from(a).equals(Buffer.from(b))).toBe(true);
+  });
+
+  it.each(models().map((board) => [board.name, board] as const))('can be made of %s', async (_name, board) => {
+    expect((await templatePdf(shapeOf(board), 'A4', style)).length).toBeGreaterThan(5000);
+  });
+});
+
+describe('the ticket', () => {
+  it('is one page with the rider, the size, the litres and every line', async () => {
+    const pages = await readPdf(
+      await ticketPdf(shape, 'A4', style, { riderName: 'Maren', target: 'aim 28.0 to 31.0 L' }),
+    );
+    expect(pages).toHaveLength(1);
+    const text = pages[0].texts.map((t) => t.text).join('\n');
+    for (const part of ['Slack Water', 'for Maren', "6'0 x 19 1/4 x 2 7/16", 'Nose 12', 'aim 28.0', 'Front fins']) {
+      expect(text).toContain(part);
+    }
+    const lowest = Math.min(...pages[0].texts.map((t) => t.y_mm));
+    expect(lowest).toBeGreaterThan(8);
+  });
+
+  it('keeps every line on the page for every model', async () => {
+    for (const board of models()) {
+      const [page] = await readPdf(await ticketPdf(shapeOf(board), 'Letter', style));
+      for (const text of page.texts) {
+        expect(text.y_mm).toBeGreaterThan(8);
+        expect(text.x_mm).toBeLessThan(page.width_mm - 5);
+      }
+    }
+  });
+});
