@@ -1,0 +1,66 @@
+import { afterEach, describe, expect, it, jest } from '@jest/globals';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import type { EditResult } from '../store/shed.ts';
+import { LengthField } from './LengthField.tsx';
+
+afterEach(cleanup);
+
+function field(answer: EditResult = { ok: true }) {
+  const onChange = jest.fn<(mm: number, nudge: boolean) => EditResult>(() => answer);
+  render(<LengthField label="Width" value_mm={19.25 * 25.4} onChange={onChange} />);
+  const input = screen.getByLabelText<HTMLInputElement>('Width');
+  fireEvent.focus(input);
+  return { input, onChange };
+}
+
+describe('a length field', () => {
+  it('takes what people write when Enter is pressed', () => {
+    const { input, onChange } = field();
+    fireEvent.change(input, { target: { value: '19 7/8' } });
+    fireEvent.keyDown(input, { key: 'Enter' });
+    expect(onChange).toHaveBeenCalledTimes(1);
+    expect(onChange.mock.calls[0][0]).toBeCloseTo(19.875 * 25.4, 9);
+  });
+
+  it('shows what it understood before it is taken', () => {
+    const { input } = field();
+    fireEvent.change(input, { target: { value: '505mm' } });
+    expect(screen.getByText('= 19 7/8')).toBeTruthy();
+  });
+
+  it('refuses nonsense in words and keeps what was written', () => {
+    const { input, onChange } = field();
+    fireEvent.change(input, { target: { value: 'wide' } });
+    fireEvent.blur(input);
+    expect(screen.getByRole('alert').textContent).toContain('is not a length');
+    expect(onChange).not.toHaveBeenCalled();
+    expect(input.value).toBe('wide');
+  });
+
+  it('says why a number cannot be built, with the limit in the shop’s units', () => {
+    const { input } = field({ ok: false, issues: [{ code: 'x', path: '', limit: 254, words: 'too wide' }] });
+    fireEvent.change(input, { target: { value: '40' } });
+    fireEvent.keyDown(input, { key: 'Enter' });
+    expect(screen.getByRole('alert').textContent).toBe('Too wide (limit 10).');
+  });
+
+  it.each([
+    [{ key: 'ArrowUp' }, 1 / 16],
+    [{ key: 'ArrowDown' }, -1 / 16],
+    [{ key: 'ArrowUp', shiftKey: true }, 1 / 4],
+    [{ key: 'ArrowUp', altKey: true }, 1 / 32],
+  ])('nudges by %j', (keys, inches) => {
+    const { input, onChange } = field();
+    fireEvent.keyDown(input, keys);
+    expect(onChange.mock.calls[0][0]).toBeCloseTo((19.25 + inches) * 25.4, 9);
+    expect(onChange.mock.calls[0][1]).toBe(true);
+  });
+
+  it('forgets the draft on Escape', () => {
+    const { input, onChange } = field();
+    fireEvent.change(input, { target: { value: '3' } });
+    fireEvent.keyDown(input, { key: 'Escape' });
+    expect(onChange).not.toHaveBeenCalled();
+    expect(input.value).toBe('19 1/4');
+  });
+});

@@ -1,0 +1,52 @@
+import { describe, expect, it } from '@jest/globals';
+import { SaveQueue, type SaveState } from './saveQueue.ts';
+
+const settle = (ms = 5) => new Promise((resolve) => setTimeout(resolve, ms));
+
+describe('the save queue', () => {
+  it('writes at once, one at a time, the latest state of each thing', async () => {
+    const written: string[] = [];
+    let open: () => void = () => undefined;
+    const gate = new Promise<void>((resolve) => (open = resolve));
+    const queue = new SaveQueue(() => undefined);
+    queue.put('a', async () => {
+      await gate;
+      written.push('a1');
+    });
+    queue.put('a', async () => void written.push('a2'));
+    queue.put('a', async () => void written.push('a3'));
+    queue.put('b', async () => void written.push('b1'));
+    expect(queue.busy).toBe(true);
+    open();
+    await settle();
+    expect(written).toEqual(['a1', 'a3', 'b1']);
+    expect(queue.busy).toBe(false);
+  });
+
+  it('keeps a failed write, says why, and tries it again', async () => {
+    const states: SaveState[] = [];
+    let full = true;
+    let written = 0;
+    const queue = new SaveQueue((state) => states.push(state), 10);
+    queue.put('a', async () => {
+      if (full) throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
+      written += 1;
+    });
+    await settle();
+    expect(states.at(-1)).toEqual({ kind: 'failed', reason: 'the browser’s store is full' });
+    full = false;
+    await settle(40);
+    expect(written).toBe(1);
+    expect(states.at(-1)).toEqual({ kind: 'saved' });
+  });
+
+  it('lets a newer state take the place of one that failed', async () => {
+    const written: string[] = [];
+    const queue = new SaveQueue(() => undefined, 10);
+    queue.put('a', () => Promise.reject(new Error('busy')));
+    await settle();
+    queue.put('a', async () => void written.push('new'));
+    await settle(40);
+    expect(written).toEqual(['new']);
+  });
+});

@@ -1,0 +1,88 @@
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { boardRecordSchema, modelNamed } from '@june-tide/core';
+import { db } from './db.ts';
+import { addBoard, edit, editBoard, loadShed, redo, removeBoard, undo, useShed } from './shed.ts';
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 60));
+const model = modelNamed('Slack Water')!;
+const widthOf = (id: string) => useShed.getState().records[id].board.outline.width_mm;
+const widen = (id: string, width_mm: number) =>
+  editBoard(id, `width ${width_mm}`, (b) => ({ ...b, outline: { ...b.outline, width_mm } }));
+
+beforeEach(async () => {
+  await settle();
+  await Promise.all([db.boards.clear(), db.riders.clear(), db.settings.clear()]);
+  await loadShed();
+});
+
+describe('the shed', () => {
+  it('has demo boards and riders when it is new, all of them valid', async () => {
+    const { records, riders, status } = useShed.getState();
+    expect(status).toBe('ready');
+    expect(Object.keys(riders).length).toBeGreaterThanOrEqual(6);
+    expect(new Set(Object.values(records).map((r) => r.board.family)).size).toBe(6);
+    for (const record of await db.boards.toArray()) expect(boardRecordSchema.safeParse(record).success).toBe(true);
+  });
+
+  it('finds every board as it was after closing and opening', async () => {
+    const id = addBoard(model, 'maren');
+    widen(id, 500);
+    await settle();
+    useShed.setState({ records: {}, status: 'loading' });
+    await loadShed();
+    expect(widthOf(id)).toBe(500);
+    expect(useShed.getState().records[id].riderId).toBe('maren');
+  });
+
+  it('undoes and redoes by name, and keeps what it undid on disk', async () => {
+    const id = addBoard(model, null);
+    widen(id, 500);
+    widen(id, 505);
+    expect(useShed.getState().histories[id].past.map((s) => s.name)).toEqual(['width 500', 'width 505']);
+    undo(id);
+    expect(widthOf(id)).toBe(500);
+    redo(id);
+    expect(widthOf(id)).toBe(505);
+    undo(id);
+    undo(id);
+    undo(id);
+    await settle();
+    expect((await db.boards.get(id))?.board.outline.width_mm).toBe(model.outline.width_mm);
+  });
+
+  it('refuses a board that could not be built, and changes nothing', () => {
+    const id = addBoard(model, null);
+    const result = widen(id, 100);
+    expect(result.ok).toBe(false);
+    expect(widthOf(id)).toBe(model.outline.width_mm);
+    expect(useShed.getState().histories[id]).toBeUndefined();
+  });
+
+  it('takes a board off and puts it back', async () => {
+    const id = addBoard(model, null);
+    const back = removeBoard(id);
+    await settle();
+    expect(await db.boards.get(id)).toBeUndefined();
+    back();
+    await settle();
+    expect(await db.boards.get(id)).toBeDefined();
+  });
+
+  it('leaves a record that it cannot read where it is, and counts it', async () => {
+    await db.boards.put({ id: 'odd', number: 1 } as never);
+    await loadShed();
+    expect(useShed.getState().unreadable).toBe(1);
+    expect(await db.boards.get('odd')).toBeDefined();
+  });
+
+  it('answers an edit of a board that is gone', () => {
+    expect(edit('nobody', 'x', (r) => r)).toMatchObject({ ok: false });
+  });
+
+  it('numbers boards of one name in order', () => {
+    const first = addBoard(model, null);
+    const second = addBoard(model, null);
+    const { records } = useShed.getState();
+    expect(records[second].number).toBe(records[first].number + 1);
+  });
+});

@@ -1,0 +1,50 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, startBoard, step, test } from './shed.ts';
+
+const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride'];
+
+for (const light of ['day', 'night'] as const) {
+  test(`no serious fault of access on any screen by ${light}`, async ({ page }) => {
+    const look = async (where: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
+        [],
+      );
+    };
+    await page.goto('/');
+    await expect(page.getByText('boards at one true scale')).toBeVisible();
+    if (light === 'night') {
+      await page.getByRole('button', { name: 'Units and light' }).click();
+      await page.getByText('Night', { exact: true }).click();
+      await page.keyboard.press('Escape');
+      await expect(page.locator('html')).toHaveAttribute('data-light', 'night');
+    }
+    await look('rack');
+    await page.goto('/start');
+    await expect(page.getByRole('heading', { name: /Who is it for/ })).toBeVisible();
+    await look('start');
+    await startBoard(page, 'Two Stairs', 'Jory');
+    for (const name of STEPS) {
+      await step(page, name);
+      await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
+      await look(name);
+    }
+  });
+}
+
+test('the bay fits 1280 by 800 and 1024 by 768 without scrolling the page', async ({ page }) => {
+  await startBoard(page, 'North Ledge');
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 1024, height: 768 },
+  ]) {
+    await page.setViewportSize(size);
+    const over = await page.evaluate(() => [
+      document.documentElement.scrollHeight - window.innerHeight,
+      document.documentElement.scrollWidth - window.innerWidth,
+    ]);
+    expect(over).toEqual([0, 0]);
+    await expect(page.getByTestId('litres')).toBeInViewport();
+  }
+});

@@ -1,0 +1,77 @@
+// What a person does over and over, and what every test watches for.
+import { readFile } from 'node:fs/promises';
+import { type Download, expect, type Locator, type Page, test as base } from '@playwright/test';
+
+/** A page on which any error in the console or on the page fails the test, and nothing may leave the machine. */
+export const test = base.extend({
+  page: async ({ page, baseURL }, use) => {
+    const said: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error') said.push(message.text());
+    });
+    page.on('pageerror', (error) => said.push(String(error)));
+    page.on('request', (request) => {
+      const url = request.url();
+      if (!url.startsWith(baseURL ?? '') && !/^(blob|data):/.test(url)) said.push(`asked the network: ${url}`);
+    });
+    await use(page);
+    expect(said).toEqual([]);
+  },
+});
+export { expect };
+
+/** Types into one of our number fields and takes it with Enter. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.click();
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** Chooses from an Ant Design select by its label. */
+export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page
+    .locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option', { hasText: option })
+    .first()
+    .click();
+}
+
+export async function startBoard(page: Page, model: string, rider?: string): Promise<void> {
+  await page.goto('/start');
+  if (rider) await choose(page, 'Rider', rider);
+  await page.getByRole('radio', { name: new RegExp(`^${model}`) }).click();
+  await page.getByRole('button', { name: new RegExp(`^Start ${model}`) }).click();
+  await expect(page.getByRole('heading', { name: new RegExp(model) })).toBeVisible();
+}
+
+export async function step(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: new RegExp(name) }).click();
+}
+
+/** The litres on the ticket, as a number. */
+export async function litres(page: Page): Promise<number> {
+  return Number.parseFloat(await page.getByTestId('litres').innerText());
+}
+
+/** Drags something by pixels, in small moves as a hand does. */
+export async function drag(page: Page, what: Locator, dx: number, dy: number): Promise<void> {
+  const box = await what.boundingBox();
+  if (!box) throw new Error('nothing to drag');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 8; i++) await page.mouse.move(x + (dx * i) / 8, y + (dy * i) / 8);
+  await page.mouse.up();
+}
+
+/** Does something that saves a file and gives the file's bytes and name. */
+export async function taken(page: Page, act: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), act()]);
+  return { name: (download as Download).suggestedFilename(), bytes: await readFile(await download.path()) };
+}
+
+/** Waits until the bar says that all is on disk. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+}

@@ -1,0 +1,48 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import { makeServer } from './server.ts';
+
+let dist: string;
+beforeAll(() => {
+  dist = mkdtempSync(join(tmpdir(), 'jt-dist-'));
+  mkdirSync(join(dist, 'assets'));
+  writeFileSync(join(dist, 'index.html'), '<!doctype html><title>June Tide</title>');
+  writeFileSync(join(dist, 'assets', 'a.js'), 'export {}');
+});
+
+describe('the server', () => {
+  it('answers its health route', async () => {
+    const answer = await request(makeServer(dist)).get('/api/health').expect(200);
+    expect(answer.body).toEqual({ status: 'ok', app: 'June Tide', built: true });
+  });
+
+  it.each(['/', '/bay/some-id/outline', '/start'])('gives the page at %s', async (path) => {
+    const answer = await request(makeServer(dist)).get(path).expect(200);
+    expect(answer.text).toContain('June Tide');
+    expect(answer.headers['cache-control']).toBe('no-cache');
+  });
+
+  it('answers 404, and not the page, for a missing asset or address of the api', async () => {
+    const asset = await request(makeServer(dist)).get('/assets/missing.js').expect(404);
+    expect(asset.text).not.toContain('<title>June Tide');
+    await request(makeServer(dist)).get('/api/nothing').expect(404);
+  });
+
+  it('serves assets to be kept, and nothing outside its folder', async () => {
+    const asset = await request(makeServer(dist)).get('/assets/a.js').expect(200);
+    expect(asset.headers['cache-control']).toContain('immutable');
+    await request(makeServer(dist)).get('/assets/..%2f..%2fetc%2fpasswd').expect(403);
+  });
+
+  it('allows scripts from itself alone, no inline ones, no frames, and hides what it is', async () => {
+    const { headers } = await request(makeServer(dist)).get('/');
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+});
