@@ -46,7 +46,10 @@ export async function startBoard(page: Page, model: string, rider?: string): Pro
 }
 
 export async function step(page: Page, name: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: new RegExp(name) }).click();
+  await page
+    .getByRole('navigation', { name: 'Order of the work' })
+    .getByRole('link', { name: new RegExp(`\\b${name}\\b`) })
+    .click();
 }
 
 /** The litres on the ticket, as a number. */

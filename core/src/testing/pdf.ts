@@ -23,7 +23,7 @@ const MM = 25.4 / 72;
 
 /** Reads a PDF with a library other than the one that wrote it: page sizes, texts and straight paths, in mm. */
 export async function readPdf(bytes: Uint8Array): Promise<PdfPageRead[]> {
-  const task = getDocument({ data: bytes.slice(), useSystemFonts: false, verbosity: 0 });
+  const task = getDocument({ data: Uint8Array.from(bytes), useSystemFonts: false, verbosity: 0 });
   const document = await task.promise;
   const pages: PdfPageRead[] = [];
   for (let number = 1; number <= document.numPages; number++) {

@@ -43,7 +43,9 @@ export function SectionView() {
   return (
     <section aria-label="Section at the hook" style={{ display: 'flex', flexDirection: 'column' }}>
       <div className="head">
-        <h2>Section at the hook</h2>
+        <h2>
+          Section<span className="long"> at the hook</span>
+        </h2>
         <span className="quiet">
           <Measure mm={fromTail} /> from tail, <Measure mm={fromNose} /> from nose
         </span>

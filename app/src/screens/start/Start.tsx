@@ -1,7 +1,7 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { FAMILY_WORDS, formatLitres, formatMass, litresFor, models } from '@june-tide/core';
+import { FAMILIES, FAMILY_WORDS, formatLitres, formatMass, litresFor, models } from '@june-tide/core';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure } from '../../parts/Measure.tsx';
 import { RiderForm } from '../../parts/RiderForm.tsx';
@@ -19,9 +19,12 @@ export function Start() {
   const [modelName, setModelName] = useState<string>();
   const navigate = useNavigate();
   const rider = riderId === undefined ? undefined : riders[riderId];
+  const lined = [...models()].sort(
+    (a, b) => FAMILIES.indexOf(a.family) - FAMILIES.indexOf(b.family) || a.length_mm - b.length_mm,
+  );
   const model = models().find((board) => board.name === modelName);
   const target = rider && model && litresFor(rider, model.family);
-  const scale = 190 / 2900;
+  const scale = 176 / 2900;
 
   return (
     <div className="page">
@@ -76,7 +79,7 @@ export function Start() {
         <section aria-label="Model">
           <h1>2. Which model does it begin as?</h1>
           <div className="model-row" role="radiogroup" aria-label="Models">
-            {models().map((board) => (
+            {lined.map((board) => (
               <button
                 key={board.name}
                 type="button"
@@ -86,44 +89,47 @@ export function Start() {
                 title={board.notes}
                 onClick={() => setModelName(board.name)}
               >
-                <svg width={80} height={200} viewBox="-40 -196 80 200" aria-hidden="true">
+                <svg width={60} height={186} viewBox="-30 -182 60 186" aria-hidden="true">
                   <FoamGradient />
                   <BoardPlan board={board} scale={scale} />
                 </svg>
                 <b>{board.name}</b>
                 <span className="quiet">{FAMILY_WORDS[board.family]}</span>
-                <span>
-                  <Measure mm={board.length_mm} feet />, {formatLitres(measuresFor(board).volume_L)}
+                <span className="size">
+                  <Measure mm={board.length_mm} feet />
+                  <span>{formatLitres(measuresFor(board).volume_L)}</span>
                 </span>
               </button>
             ))}
           </div>
-          <div aria-live="polite" style={{ marginTop: 14 }}>
-            {target && model ? (
-              <p className="sentence" data-testid="target-sentence">
-                <b>
-                  {formatLitres(target.target_L)} for {rider.name}.
-                </b>{' '}
-                {target.sentence} {model.name} as it stands has {formatLitres(measuresFor(model).volume_L)}.
-              </p>
-            ) : (
-              <p className="quiet">Choose a rider and a model: the litres to aim for appear here, with the sum.</p>
-            )}
+          <div className="start-foot">
+            <div aria-live="polite">
+              {target && model ? (
+                <p className="sentence" data-testid="target-sentence">
+                  <b>
+                    {formatLitres(target.target_L)} for {rider.name}.
+                  </b>{' '}
+                  {target.sentence} {model.name} as it stands has {formatLitres(measuresFor(model).volume_L)}.
+                </p>
+              ) : (
+                <p className="quiet">Choose a rider and a model: the litres to aim for appear here, with the sum.</p>
+              )}
+            </div>
+            <Button
+              type="primary"
+              size="large"
+              disabled={!model}
+              onClick={() => {
+                if (model) void navigate(`/bay/${addBoard(model, riderId ?? null)}/outline`);
+              }}
+            >
+              {rider && model
+                ? `Start ${model.name} for ${rider.name}`
+                : model
+                  ? `Start ${model.name} without a rider`
+                  : 'Start the board'}
+            </Button>
           </div>
-          <Button
-            type="primary"
-            size="large"
-            disabled={!model}
-            onClick={() => {
-              if (model) void navigate(`/bay/${addBoard(model, riderId ?? null)}/outline`);
-            }}
-          >
-            {rider && model
-              ? `Start ${model.name} for ${rider.name}`
-              : model
-                ? `Start ${model.name} without a rider`
-                : 'Start the board'}
-          </Button>
         </section>
       </main>
     </div>

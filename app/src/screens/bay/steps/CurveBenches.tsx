@@ -28,6 +28,31 @@ const FIRST_DEPTH: Readonly<Record<string, number>> = {
   sixCorner: 60,
 };
 
+/** How deep the end of the tail is: a swallow's crotch, a squash's run-in. */
+function TailDepth() {
+  const { record } = useBay();
+  return (
+    <>
+      <LengthField
+        label="Tail depth"
+        small
+        value_mm={record.board.outline.tail.depth_mm}
+        onChange={(depth_mm, nudge) =>
+          editBoard(
+            record.id,
+            'tail depth',
+            (b) => ({ ...b, outline: { ...b.outline, tail: { ...b.outline.tail, depth_mm } } }),
+            nudge ? 'field:tailDepth' : undefined,
+          )
+        }
+      />{' '}
+      <span className="quiet" style={{ fontSize: 13 }}>
+        deep
+      </span>
+    </>
+  );
+}
+
 export function OutlineBench() {
   const { record, shape } = useBay();
   const { tail, nose } = record.board.outline;
@@ -39,7 +64,7 @@ export function OutlineBench() {
           aria-label="Nose"
           size="small"
           value={nose.kind}
-          style={{ width: 118 }}
+          style={{ width: 112 }}
           options={[
             { value: 'pointed', label: 'Pointed nose' },
             { value: 'round', label: 'Round nose' },
@@ -55,7 +80,7 @@ export function OutlineBench() {
           aria-label="Tail"
           size="small"
           value={tail.kind}
-          style={{ width: 128 }}
+          style={{ width: 122 }}
           options={TAIL_KINDS.map((value) => ({
             value,
             label: `${TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase())} tail`,
@@ -78,26 +103,8 @@ export function OutlineBench() {
             })
           }
         />
-        {TAIL_WITH_DEPTH.has(tail.kind) && (
-          <span className="quiet">
-            <LengthField
-              label="Tail depth"
-              small
-              value_mm={tail.depth_mm}
-              onChange={(depth_mm, nudge) =>
-                editBoard(
-                  record.id,
-                  'tail depth',
-                  (b) => ({ ...b, outline: { ...b.outline, tail: { ...b.outline.tail, depth_mm } } }),
-                  nudge ? 'field:tailDepth' : undefined,
-                )
-              }
-            />{' '}
-            deep
-          </span>
-        )}
       </div>
-      <MarksTable curve="outline" />
+      <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />
       <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
     </section>
   );

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import {
@@ -22,7 +23,7 @@ const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', r
 const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead', wide: 'ahead of wide' } as const;
 
 /** The marks of a curve, nose to tail: type a number, slide a station, lift one off, set one at the hook. */
-export function MarksTable({ curve }: { curve: MarkedCurve }) {
+export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote?: ReactNode }) {
   const { record, shape, hook_mm, held, hold, moveHook } = useBay();
   const { board } = record;
   const rows = markRows(board, curve);
@@ -57,7 +58,7 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
               {VALUE_WORDS[curve]}
             </th>
             {curve === 'outline' && (
-              <th scope="col" className="num">
+              <th scope="col" className="num batten-alone">
                 Batten alone
               </th>
             )}
@@ -81,7 +82,7 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
                   }
                 />
               </td>
-              <td />
+              <td className="batten-alone" />
               <td />
             </tr>
           )}
@@ -103,7 +104,7 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
                     </span>
                   </>
                 ) : (
-                  <span className="quiet">at the {row.from}</span>
+                  ((row.key === 'block' && blockNote) ?? <span className="quiet">at the {row.from}</span>)
                 )}
               </td>
               <td className="num">
@@ -119,7 +120,7 @@ export function MarksTable({ curve }: { curve: MarkedCurve }) {
                 )}
               </td>
               {curve === 'outline' && (
-                <td className="num serif quiet">
+                <td className="num serif quiet batten-alone">
                   {row.liftable && (
                     <span className="serif">
                       <Measure mm={battenAlone(board.outline, shape.anchors, Number(row.key))} />
