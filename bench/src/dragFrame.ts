@@ -32,7 +32,7 @@ export async function dragFrame(): Promise<Timed[]> {
   const frames = dragged(board);
   let frame = 0;
   let shape: Shape = shapeOf(board);
-  let normals: Float32Array | undefined;
+  let normals: Float32Array<ArrayBuffer> | undefined;
   const whole = medianOf(() => {
     shape = shapeOf(frames(frame++), shape);
     const mesh = meshOf(shape);

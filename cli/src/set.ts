@@ -67,3 +67,25 @@ function readValue(before: unknown, key: string, text: string, bare: 'in' | 'mm'
     throw new Told(`${path} holds more than one number: give it as JSON.`, { cause });
   }
 }
+
+/** The number at a path, short names allowed. @throws Told when there is none. */
+export function numberAt(board: Board, name: string): number {
+  let at: unknown = board;
+  for (const key of pathOf(name).split('.')) at = own(at, key, name);
+  if (typeof at !== 'number') throw new Told(`“${name}” is not a number.`);
+  return at;
+}
+
+/** A copy with another number at a path, not yet checked. @throws Told for an unknown path. */
+export function withNumberAt(board: Board, name: string, value: number): Board {
+  const copy = structuredClone(board);
+  const keys = pathOf(name).split('.');
+  let at: unknown = copy;
+  for (const key of keys.slice(0, -1)) at = own(at, key, name);
+  (at as Record<string, unknown>)[keys[keys.length - 1]] = value;
+  return copy;
+}
+
+function pathOf(name: string): string {
+  return SHORT[name] ?? name;
+}

@@ -9,6 +9,7 @@ export { type BoardRecord, boardRecordSchema, type Ride } from './board/record.t
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
+export { type CurveTrouble, curveTroubles, hollowsOf } from './board/troubles.ts';
 export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './board/words.ts';
 export {
   battenAlone,
@@ -25,6 +26,7 @@ export { type RailAt, railAt, railRatio } from './rails/rails.ts';
 export { type BottomAcross, bottomHeight } from './bottom/bottom.ts';
 export {
   bottomPoint,
+  deckParameterAt,
   deckPoint,
   filletPoint,
   halfArea,
@@ -32,17 +34,81 @@ export {
   type SectionPoint,
   underPoint,
 } from './section/section.ts';
+export { deckHeightAt, undersideHeightAt } from './section/heights.ts';
 export { type Mesh, type MeshDetail, meshNormals, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
+export { detailForChord } from './solid/detail.ts';
+export { CREASE_rad, type LitMesh, litMesh } from './solid/creases.ts';
 export { type DeckShade, deckShade } from './solid/shade.ts';
 export { integrateAlong } from './measure/integrate.ts';
 export { measure, type Measures, TWELVE_mm } from './measure/measure.ts';
+export { allMeasures, type MeasureKey, MEASURES, type MeasureUnit } from './measure/allMeasures.ts';
+export { type Bend, bendOf, bendsByThird, flattestPart } from './measure/bend.ts';
+export { buttockLineAt, curveLength_mm, lowestAt, railLineAt, stringerLineAt } from './measure/bottomLines.ts';
+export {
+  type Comparison,
+  compared,
+  type LeverDifference,
+  leverDifferences,
+  leverWords,
+  type MeasureDifference,
+} from './measure/compare.ts';
+export {
+  areaBehindFins_mm2,
+  areaSpread_mm2,
+  type Feet,
+  foamSpread_L,
+  foamWidth,
+  litresBetween,
+  litresUnder,
+  sectionAreas,
+  type Spread,
+  usualFeet,
+} from './measure/distribution.ts';
+export {
+  type Datum,
+  datumOf,
+  liftOver,
+  READING_WORDS,
+  ROCKER_READINGS,
+  type RockerReading,
+  straightLengthFor,
+  type TipLifts,
+  tipLifts,
+  withTipLifts,
+} from './measure/rockerReading.ts';
+export { type Skin, skinOf } from './measure/skin.ts';
+export {
+  foilDifferences,
+  railThicknessAt,
+  type StationPlace,
+  type StationRow,
+  stationTable,
+  USUAL_STATIONS,
+} from './measure/stationTable.ts';
 export { planArea_mm2, sectionArea, volume_L } from './measure/volume.ts';
 export { bottomWords, ticketLines, type TicketLine } from './measure/ticket.ts';
 export * from './edit/marks.ts';
+export { joinedOutlines } from './edit/join.ts';
+export { type Held, HOLDABLE, LITRES_MET, scaledToLitres } from './edit/litres.ts';
+export { blended, exaggerated, type Mixed } from './edit/mix.ts';
+export { areaShifted, foilShifted, type Solved, solvedFor } from './edit/shift.ts';
+export {
+  stretched,
+  type StretchRule,
+  thickened,
+  widened,
+  widePointMoved,
+  withEqualEnds,
+  withNose,
+  withTail,
+} from './edit/size.ts';
 export { BOTTOM_PRESETS, withBottomPreset, withLayerDepth } from './bottom/presets.ts';
 export { type FinSpot, finSpots } from './fins/spots.ts';
 export { fairnessTones } from './curve/sideLight.ts';
-export { FIN_TEMPLATES, finBoxes, SETUP_WORDS } from './fins/placement.ts';
+export { ALSO_SERVES, FIN_TEMPLATES, finBoxes, SETUP_WORDS, withSetup } from './fins/placement.ts';
+export { finFaces, nacaHalfThickness } from './fins/finFoil.ts';
+export { finArea_mm2, finChord, finMesh, finNumbers, finPlan } from './fins/finShape.ts';
+export { type FinTrouble, finTroubles, toeLines } from './fins/checks.ts';
 export * from './rider/rider.ts';
 export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
 export { type CheckNote, checkNotes } from './judge/checkNotes.ts';
@@ -61,3 +127,5 @@ export type { Drawing, DrawnLine, DrawnText } from './files/drawing.ts';
 export { drawingToSvg, withCheckSquare } from './files/svg.ts';
 export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './files/templateDrawing.ts';
 export { meshToStl } from './files/stl.ts';
+export { meshToObj, meshToPly } from './files/obj.ts';
+export { type DrawingName, DRAWINGS, sectionRing } from './files/boardDrawings.ts';

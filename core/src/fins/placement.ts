@@ -1,4 +1,4 @@
-import type { Family, FinBox, FinSetup, FinsDocument, FinTemplate } from '../board/document.ts';
+import type { Board, Family, FinBox, FinSetup, FinsDocument, FinTemplate } from '../board/document.ts';
 import { INCH_mm } from '../units/length.ts';
 
 const degrees = (angle: number) => (angle * Math.PI) / 180;
@@ -85,18 +85,28 @@ export const SETUP_WORDS: Readonly<Record<FinSetup, string>> = {
   fiveBox: 'five boxes',
 };
 
+/** The tail width at 12 in that usual insets are meant for. */
+const USUAL_TAIL_mm = inch(14.5);
+
 /**
  * Where a setup usually goes, as a start. Common practice, from memory: on a 6'0 thruster sides 11 in and centre 3 to
  * 3 1/2 in up to the trailing edge, 1 1/8 to 1 1/4 in from the rail, toe 1/4 in over the base, cant 4 to 8 degrees,
- * and more of each distance on a longer board; twins about 9 in on a 5'8.
+ * and more of each distance on a longer board; twins about 9 in on a 5'8. Keels and twins sit further in: their long bases
+ * follow a tail that narrows under them. A tail wider than 14 1/2 in at 12 takes the pairs in by a twentieth of the rest
+ * (our own figure), so that the toe lines still meet ahead of the nose.
  */
-export function finBoxes(setup: FinSetup, family: Family, length_mm: number): FinsDocument {
+export function finBoxes(
+  setup: FinSetup,
+  family: Family,
+  length_mm: number,
+  tailWidth12_mm = USUAL_TAIL_mm,
+): FinsDocument {
   const grow = (length_mm - inch(72)) / inch(72);
   const toeOf = (base_mm: number) => Math.asin(inch(0.25) / base_mm);
   const pair = (role: 'front' | 'rear', at: number, inset: number, cant: number, template: FinTemplate): FinBox => ({
     role,
     trailingEdge_mm: inch(at * (1 + 0.55 * grow)),
-    inset_mm: inch(inset),
+    inset_mm: inch(inset) + Math.max(0, (tailWidth12_mm - USUAL_TAIL_mm) / 20),
     toe_rad: toeOf(template.base_mm) * (role === 'front' ? 1 : 0.6),
     cant_rad: degrees(cant),
     template,
@@ -110,17 +120,48 @@ export function finBoxes(setup: FinSetup, family: Family, length_mm: number): Fi
     template,
   });
   const t = FIN_TEMPLATES;
-  const fronts = pair('front', 11, 1.2, 6, t.side);
+  const fronts = pair('front', 11, 1.25, 6, t.side);
   const rears = pair('rear', 6, 1.4, 4, t.quadRear);
   const boxes: Record<FinSetup, () => FinBox[]> = {
     single: () => [centre(5, family === 'longboard' ? t.pivot : t.flex)],
     twoPlusOne: () => [pair('front', 12.2, 1.25, 5, t.sideSmall), centre(5, t.flex)],
-    twin: () => [pair('front', 9.4, 1.4, 6, t.twin)],
-    keels: () => [pair('front', 5.6, 1.3, 3, t.keel)],
-    twinTrailer: () => [pair('front', 9.4, 1.4, 6, t.twin), centre(3.4, t.trailer)],
+    twin: () => [pair('front', 9.4, 1.6, 6, t.twin)],
+    keels: () => [pair('front', 5.6, 1.95, 3, t.keel)],
+    twinTrailer: () => [pair('front', 9.4, 1.6, 6, t.twin), centre(3.4, t.trailer)],
     thruster: () => [fronts, centre(3.3, t.centre)],
     quad: () => [fronts, rears],
     fiveBox: () => [fronts, rears, centre(3.3, t.centre)],
   };
   return { setup, boxes: boxes[setup]() };
+}
+
+/** Which setups the boxes of another already hold: five boxes serve as thruster, quad, twin and twin with trailer. */
+export const ALSO_SERVES: Readonly<Record<FinSetup, readonly FinSetup[]>> = {
+  single: [],
+  twoPlusOne: ['single', 'twin'],
+  twin: [],
+  keels: [],
+  twinTrailer: ['twin'],
+  thruster: ['twin'],
+  quad: ['twin'],
+  fiveBox: ['thruster', 'quad', 'twin', 'twinTrailer'],
+};
+
+/**
+ * Another setup on the same board, keeping what can be kept: boxes of a role both setups have stay where they are, unless
+ * the fin there is of another kind (a keel, a side bite). Holds everything else.
+ */
+export function withSetup(board: Board, setup: FinSetup): Board {
+  const tail = board.outline.marks.find((mark) => mark.from === 'tail' && Math.abs(mark.at_mm - inch(12)) < 1);
+  const usual = finBoxes(setup, board.family, board.length_mm, tail?.value_mm);
+  const kept = usual.boxes.map((box) => {
+    const before = board.fins.boxes.find((old) => old.role === box.role);
+    return before && alike(before.template, box.template) ? before : box;
+  });
+  return { ...board, fins: { setup, boxes: kept } };
+}
+
+/** Can one fin stand in for another? Bases within a quarter, depths within a third. */
+function alike(a: FinTemplate, b: FinTemplate): boolean {
+  return Math.abs(a.base_mm / b.base_mm - 1) < 0.25 && Math.abs(a.depth_mm / b.depth_mm - 1) < 0.34;
 }

@@ -24,6 +24,10 @@ export interface Recipe {
   nose12: string;
   tail12: string;
   noseKind: 'pointed' | 'round';
+  /** Tip curve of a pointed nose, degrees; 40 when left out. */
+  noseCurve?: number;
+  /** Radius of a round nose, in; the batten's own when left out. */
+  noseRadius?: number;
   tail: { kind: TailKind; block?: number; depth?: number };
   wings?: { fromTail: number; depth: number; length: number; raised?: number }[];
   rocker: { nose: string; tail: string; nose12: string; tail12: string; flat?: number };
@@ -76,6 +80,11 @@ export function railStation(preset: RailPresetName, from: RailStation['from'], a
   return { from, at_mm, apex, fullness, tuck_mm, edge, edgeRadius_mm };
 }
 
+function noseOf({ noseKind, noseCurve = 40, noseRadius }: Recipe): Board['outline']['nose'] {
+  if (noseKind === 'pointed') return { kind: 'pointed', curve_rad: (noseCurve * Math.PI) / 180 };
+  return noseRadius === undefined ? { kind: 'round' } : { kind: 'round', radius_mm: noseRadius * INCH_mm };
+}
+
 /** The whole board of a recipe. */
 export function boardOf(recipe: Recipe): Board {
   const length_mm = inches(recipe.size[0]);
@@ -92,7 +101,7 @@ export function boardOf(recipe: Recipe): Board {
       { from: 'nose', at_mm: at12, value_mm: inches(recipe.nose12) },
       { from: 'tail', at_mm: at12, value_mm: inches(recipe.tail12) },
     ],
-    nose: recipe.noseKind === 'round' ? { kind: 'round' } : { kind: 'pointed', curve_rad: (40 * Math.PI) / 180 },
+    nose: noseOf(recipe),
     tail,
     wings: (recipe.wings ?? []).map((wing) => ({
       fromTail_mm: wing.fromTail * INCH_mm,
@@ -144,7 +153,7 @@ export function boardOf(recipe: Recipe): Board {
       },
     },
     bottom: { layers: recipe.layers },
-    fins: finBoxes(recipe.fins, recipe.family, length_mm),
+    fins: finBoxes(recipe.fins, recipe.family, length_mm, inches(recipe.tail12)),
     notes: recipe.notes,
   };
 }

@@ -230,7 +230,7 @@ export function meshVolume_mm3(mesh: Mesh): number {
 }
 
 /** Unit normals at the vertices, weighted by the triangles' areas. */
-export function meshNormals(mesh: Mesh, out = new Float32Array(mesh.positions.length)): Float32Array {
+export function meshNormals(mesh: Mesh, out = new Float32Array(mesh.positions.length)): Float32Array<ArrayBuffer> {
   out.fill(0);
   const p = mesh.positions;
   const { triangles } = mesh;

@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { hasBlock, hollowStretches, TAIL_KINDS, TAIL_WORDS } from '@june-tide/core';
+import { hollowStretches, TAIL_KINDS, TAIL_WORDS, withNose, withTail } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -17,17 +17,6 @@ function Hollows({ stretches }: { stretches: [number, number][] }) {
 }
 
 const TAIL_WITH_DEPTH = new Set(['squash', 'thumb', 'diamond', 'sixCorner', 'swallow', 'halfMoon']);
-/** A block and a depth to begin with, mm, when a tail that had none gets them. */
-const FIRST_BLOCK = { swallow: 190, halfMoon: 190, square: 150, other: 145 };
-const FIRST_DEPTH: Readonly<Record<string, number>> = {
-  swallow: 90,
-  halfMoon: 50,
-  squash: 35,
-  thumb: 80,
-  diamond: 75,
-  sixCorner: 60,
-};
-
 /** How deep the end of the tail is: a swallow's crotch, a squash's run-in. */
 function TailDepth() {
   const { record } = useBay();
@@ -69,12 +58,7 @@ export function OutlineBench() {
             { value: 'pointed', label: 'Pointed nose' },
             { value: 'round', label: 'Round nose' },
           ]}
-          onChange={(kind) =>
-            editBoard(record.id, `${kind} nose`, (b) => ({
-              ...b,
-              outline: { ...b.outline, nose: kind === 'round' ? { kind } : { kind, curve_rad: (40 * Math.PI) / 180 } },
-            }))
-          }
+          onChange={(kind) => editBoard(record.id, `${kind} nose`, (b) => withNose(b, kind))}
         />
         <Select
           aria-label="Tail"
@@ -85,23 +69,7 @@ export function OutlineBench() {
             value,
             label: `${TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase())} tail`,
           }))}
-          onChange={(kind) =>
-            editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => {
-              const first = kind in FIRST_BLOCK ? FIRST_BLOCK[kind as keyof typeof FIRST_BLOCK] : FIRST_BLOCK.other;
-              const needsBlock = hasBlock(kind) && tail.block_mm < 45;
-              return {
-                ...b,
-                outline: {
-                  ...b.outline,
-                  tail: {
-                    kind,
-                    block_mm: needsBlock ? first : tail.block_mm,
-                    depth_mm: FIRST_DEPTH[kind] ?? tail.depth_mm,
-                  },
-                },
-              };
-            })
-          }
+          onChange={(kind) => editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => withTail(b, kind))}
         />
       </div>
       <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />

@@ -3,7 +3,6 @@ import {
   type Board,
   BOTTOM_PRESETS,
   FIN_SETUPS,
-  finBoxes,
   LAYER_WORDS,
   RAIL_PRESETS,
   type RailPresetName,
@@ -11,6 +10,7 @@ import {
   type RailStation,
   railStation,
   SETUP_WORDS,
+  withSetup,
   withBottomPreset,
   withLayerDepth,
 } from '@june-tide/core';
@@ -242,12 +242,7 @@ export function FinsBench() {
             value,
             label: SETUP_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
           }))}
-          onChange={(setup) =>
-            editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => ({
-              ...b,
-              fins: finBoxes(setup, b.family, b.length_mm),
-            }))
-          }
+          onChange={(setup) => editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => withSetup(b, setup))}
         />
       </div>
       <table className="marks">

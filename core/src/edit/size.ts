@@ -1,0 +1,130 @@
+import { type Board, type Mark, type TailKind } from '../board/document.ts';
+import { hasBlock } from '../outline/tails.ts';
+import { measure } from '../measure/measure.ts';
+import { shapeOf } from '../board/shape.ts';
+
+/** How rocker grows with length in a stretch. */
+export interface StretchRule {
+  /**
+   * Lifts grow with this power of the length: 0 keeps the lifts, 1 stretches them with the board, 2 keeps the curvature.
+   * 1.5 when left out: longer boards need added nose and deck curve, not the short one stretched (common practice; the
+   * figure is our own).
+   */
+  rockerPower?: number;
+}
+
+/**
+ * A longer or shorter board of the same proportions: stations along it grow with the length, lifts by the rule.
+ * Holds: every width, thickness and depth; rails; the shape of the tail's end and the fins at their distance from the tail.
+ */
+export function stretched(board: Board, length_mm: number, { rockerPower = 1.5 }: StretchRule = {}): Board {
+  const k = length_mm / board.length_mm;
+  const lift = k ** rockerPower;
+  const along = <M extends Pick<Mark, 'from' | 'at_mm'>>(mark: M): M => ({ ...mark, at_mm: mark.at_mm * k });
+  const { outline, rocker, foil, deck, rails, bottom } = board;
+  return {
+    ...board,
+    length_mm,
+    outline: { ...outline, widePoint_mm: outline.widePoint_mm * k, marks: outline.marks.map(along) },
+    rocker: {
+      noseLift_mm: rocker.noseLift_mm * lift,
+      tailLift_mm: rocker.tailLift_mm * lift,
+      flatPoint_mm: rocker.flatPoint_mm * k,
+      marks: rocker.marks.map((mark) => ({ ...along(mark), value_mm: mark.value_mm * lift })),
+    },
+    foil: { ...foil, thickest_mm: foil.thickest_mm * k, marks: foil.marks.map(along) },
+    deck: { ...deck, crown: deck.crown.map(along) },
+    rails: { ...rails, stations: rails.stations.map(along) },
+    bottom: { layers: bottom.layers.map((layer) => ({ ...layer, depths: layer.depths.map(along) })) },
+  };
+}
+
+/** Moves the wide point by so much, toward the nose positive. Holds every number of every mark. */
+export function widePointMoved(board: Board, by_mm: number): Board {
+  return { ...board, outline: { ...board.outline, widePoint_mm: board.outline.widePoint_mm + by_mm } };
+}
+
+/** Makes the board so much wider at the wide point, all its widths in proportion. Holds stations, wings and the tail's depth. */
+export function widened(board: Board, by_mm: number): Board {
+  const { outline } = board;
+  const k = (outline.width_mm + by_mm) / outline.width_mm;
+  return {
+    ...board,
+    outline: {
+      ...outline,
+      width_mm: outline.width_mm * k,
+      marks: outline.marks.map((mark) => ({ ...mark, value_mm: mark.value_mm * k })),
+      tail: { ...outline.tail, block_mm: outline.tail.block_mm * k },
+    },
+  };
+}
+
+/** Makes the board so much thicker at its thickest, all along in proportion, tips excepted. Holds stations, tips, crown. */
+export function thickened(board: Board, by_mm: number): Board {
+  const { foil } = board;
+  const k = (foil.thickness_mm + by_mm) / foil.thickness_mm;
+  return {
+    ...board,
+    foil: {
+      ...foil,
+      thickness_mm: foil.thickness_mm * k,
+      marks: foil.marks.map((mark) => ({ ...mark, value_mm: mark.value_mm * k })),
+    },
+  };
+}
+
+/** A block and a depth to begin with, mm, for a tail that had none. Our own starting sizes. */
+const FIRST_BLOCK_mm: Readonly<Partial<Record<TailKind, number>>> = { swallow: 190, halfMoon: 190, square: 150 };
+const OTHER_BLOCK_mm = 145;
+/** Narrower than this a block is no block. */
+const LEAST_BLOCK_mm = 45;
+const FIRST_DEPTH_mm: Readonly<Partial<Record<TailKind, number>>> = {
+  swallow: 90,
+  halfMoon: 50,
+  squash: 35,
+  thumb: 80,
+  diamond: 75,
+  sixCorner: 60,
+};
+
+/** Another tail on the same outline. Holds every mark; the block stays where both tails have one. */
+export function withTail(board: Board, kind: TailKind): Board {
+  const { tail, width_mm } = board.outline;
+  const block_mm =
+    hasBlock(kind) && tail.block_mm < LEAST_BLOCK_mm
+      ? Math.min(FIRST_BLOCK_mm[kind] ?? OTHER_BLOCK_mm, 0.5 * width_mm)
+      : tail.block_mm;
+  return {
+    ...board,
+    outline: { ...board.outline, tail: { kind, block_mm, depth_mm: FIRST_DEPTH_mm[kind] ?? tail.depth_mm } },
+  };
+}
+
+/** The usual tip curve of a pointed nose: 40 degrees, the fairest over five boards. */
+export const POINTED_CURVE_rad = (40 * Math.PI) / 180;
+
+/** A round nose whose tip the batten finds, or a pointed one. Holds every mark. */
+export function withNose(board: Board, kind: 'round' | 'pointed'): Board {
+  const nose = kind === 'round' ? ({ kind } as const) : ({ kind, curve_rad: POINTED_CURVE_rad } as const);
+  return { ...board, outline: { ...board.outline, nose } };
+}
+
+/** An outline with equal ends: nose and tail mirrored about the middle, taken from the front half. Holds length and width. */
+export function withEqualEnds(board: Board): Board {
+  const m = measure(shapeOf(board));
+  const { outline } = board;
+  const kept = outline.marks.filter((mark) => mark.from === 'nose' && mark.at_mm < board.length_mm / 2 - 20);
+  const front = kept.length > 0 ? kept : [{ from: 'nose' as const, at_mm: 12 * 25.4, value_mm: m.noseWidth12_mm }];
+  const round = outline.nose.kind === 'round';
+  return {
+    ...board,
+    outline: {
+      ...outline,
+      widePoint_mm: 0,
+      marks: [...front, ...front.map((mark) => ({ ...mark, from: 'tail' as const }))],
+      nose: round ? outline.nose : { kind: 'pointed', curve_rad: POINTED_CURVE_rad },
+      tail: { kind: round ? 'round' : 'pin', block_mm: 0, depth_mm: 0 },
+      wings: [],
+    },
+  };
+}

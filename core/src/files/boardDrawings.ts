@@ -1,0 +1,246 @@
+import { sectionAt, type Shape } from '../board/shape.ts';
+import { finPlan } from '../fins/finShape.ts';
+import { finSpots } from '../fins/spots.ts';
+import { thicknessAt } from '../foil/foil.ts';
+import { railLineAt, stringerLineAt } from '../measure/bottomLines.ts';
+import { type StationPlace, stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
+import { outlinePoints } from '../outline/outline.ts';
+import {
+  bottomPoint,
+  deckParameterAt,
+  deckPoint,
+  filletPoint,
+  type Section,
+  type SectionPoint,
+  underPoint,
+} from '../section/section.ts';
+import { meshStations } from '../solid/stations.ts';
+import { formatLength, type LengthStyle } from '../units/format.ts';
+import { INCH_mm } from '../units/length.ts';
+import type { Drawing, DrawnLine, DrawnText } from './drawing.ts';
+
+interface PlanPoint {
+  x_mm: number;
+  y_mm: number;
+}
+
+/** The drawings of one board that are written as SVG and DXF, by name. */
+export const DRAWINGS = {
+  outline: { words: 'whole outline', draw: outlineDrawing },
+  rocker: { words: 'rocker: bottom, deck and rail lines', draw: rockerDrawing },
+  sections: { words: 'cross-sections', draw: sectionsDrawing },
+  fins: { words: 'fin layout', draw: finLayoutDrawing },
+} as const;
+export type DrawingName = keyof typeof DRAWINGS;
+
+/** Moves everything so that the lower left of all lines is at 0, 0, and measures the sheet. */
+function framed(title: string, lines: readonly DrawnLine[], texts: readonly DrawnText[]): Drawing {
+  let [left, low, right, high] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { points } of lines) {
+    for (const p of points) {
+      left = Math.min(left, p.x_mm);
+      right = Math.max(right, p.x_mm);
+      low = Math.min(low, p.y_mm);
+      high = Math.max(high, p.y_mm);
+    }
+  }
+  const moved = <P extends PlanPoint>(p: P): P => ({ ...p, x_mm: p.x_mm - left, y_mm: p.y_mm - low });
+  return {
+    title,
+    width_mm: right - left,
+    height_mm: high - low,
+    lines: lines.map((line) => ({ ...line, points: line.points.map(moved) })),
+    texts: texts.map(moved),
+  };
+}
+
+/** The whole outline, closed, tail at the left, with stringer, wide point and the usual stations. */
+export function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {
+  const half = outlinePoints(shape.outline, 480);
+  const closed = [...half, ...[...half].reverse().map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm }))].filter(
+    (p, i, all) => i === 0 || p.x_mm !== all[i - 1].x_mm || p.y_mm !== all[i - 1].y_mm,
+  );
+  const { length_mm } = shape.board;
+  const lines: DrawnLine[] = [
+    { layer: 'outline', points: closed, closed: true, weight_mm: 0.35 },
+    {
+      layer: 'stringer',
+      points: [
+        { x_mm: shape.outline.end.notch_mm, y_mm: 0 },
+        { x_mm: length_mm, y_mm: 0 },
+      ],
+      weight_mm: 0.25,
+    },
+  ];
+  const texts: DrawnText[] = [];
+  for (const row of stationTable(shape)) {
+    const half_mm = row.width_mm / 2;
+    lines.push({
+      layer: 'stations',
+      points: [
+        { x_mm: row.x_mm, y_mm: -half_mm },
+        { x_mm: row.x_mm, y_mm: half_mm },
+      ],
+      weight_mm: 0.12,
+      dashed: true,
+    });
+    texts.push({ layer: 'text', x_mm: row.x_mm + 2, y_mm: 4, size_mm: 4, text: formatLength(row.width_mm, style) });
+  }
+  return framed(`${shape.board.name}, outline`, lines, texts);
+}
+
+/** Bottom and deck at the stringer and the rail line from the side, tail at the left, the table line under them. */
+export function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
+  const { length_mm } = shape.board;
+  const stations = meshStations(shape, 241);
+  const line = (at: (x: number) => number) => stations.map((x_mm) => ({ x_mm, y_mm: at(x_mm) }));
+  const bottom = line((x) => stringerLineAt(shape, x));
+  const deck = line((x) => stringerLineAt(shape, x) + thicknessAt(shape.foil, x));
+  const lines: DrawnLine[] = [
+    { layer: 'bottom', points: bottom, weight_mm: 0.35 },
+    { layer: 'deck', points: deck, weight_mm: 0.35 },
+    { layer: 'rail', points: line((x) => railLineAt(shape, x)), weight_mm: 0.2, dashed: true },
+    {
+      layer: 'datum',
+      points: [
+        { x_mm: 0, y_mm: 0 },
+        { x_mm: length_mm, y_mm: 0 },
+      ],
+      weight_mm: 0.15,
+    },
+  ];
+  const texts: DrawnText[] = [];
+  for (const row of stationTable(shape)) {
+    lines.push({
+      layer: 'stations',
+      points: [
+        { x_mm: row.x_mm, y_mm: row.stringer_mm },
+        { x_mm: row.x_mm, y_mm: row.stringer_mm + row.thickness_mm },
+      ],
+      weight_mm: 0.12,
+    });
+    const words = `${formatLength(row.stringer_mm, style)} up, ${formatLength(row.thickness_mm, style)} thick`;
+    texts.push({
+      layer: 'text',
+      x_mm: row.x_mm,
+      y_mm: row.stringer_mm + row.thickness_mm + 6,
+      size_mm: 3,
+      text: words,
+    });
+  }
+  return framed(`${shape.board.name}, rocker`, lines, texts);
+}
+
+/** The whole ring of a section, deck at the stringer round one rail to the bottom and back by the other; y across, z up. */
+export function sectionRing(section: Section, count = 48): PlanPoint[] {
+  const half: PlanPoint[] = [];
+  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
+  const notch = section.input.notch_mm;
+  const push = () => half.push({ x_mm: point.y_mm, y_mm: point.z_mm });
+  const from = notch > 0 ? deckParameterAt(section, notch) : 0;
+  for (let k = 0; k < count; k++) {
+    deckPoint(section, from + ((1 - from) * k) / count, point);
+    push();
+  }
+  for (let k = 0; k < count; k++) {
+    underPoint(section, k / count, point);
+    push();
+  }
+  for (let k = 0; k < 16; k++) {
+    filletPoint(section, k / 16, point);
+    push();
+  }
+  const to = notch > 0 ? notch / section.edgeY_mm : 0;
+  for (let k = 0; k <= 2 * count; k++) {
+    bottomPoint(section, section.bottomEnd + ((to - section.bottomEnd) * k) / (2 * count), point);
+    push();
+  }
+  if (notch > 0) return half;
+  const other = half.slice(1, -1).reverse();
+  return [...half, ...other.map((p) => ({ x_mm: -p.x_mm, y_mm: p.y_mm }))];
+}
+
+/** Cross-sections at stations, one above another, tail lowest, each with its place. A split tail shows its right half. */
+export function sectionsDrawing(
+  shape: Shape,
+  style: LengthStyle,
+  places: readonly StationPlace[] = USUAL_STATIONS,
+): Drawing {
+  const lines: DrawnLine[] = [];
+  const texts: DrawnText[] = [];
+  let base = 0;
+  for (const row of stationTable(shape, places).sort((a, b) => a.x_mm - b.x_mm)) {
+    const section = sectionAt(shape, row.x_mm);
+    if (!section) continue;
+    const ring = sectionRing(section);
+    const low = Math.min(...ring.map((p) => p.y_mm));
+    const high = Math.max(...ring.map((p) => p.y_mm));
+    lines.push({
+      layer: 'sections',
+      points: ring.map((p) => ({ x_mm: p.x_mm, y_mm: p.y_mm - low + base })),
+      closed: true,
+      weight_mm: 0.35,
+    });
+    const inches = `${formatLength(row.x_mm, style)} from tail: ${formatLength(row.width_mm, style)} x ${formatLength(row.thickness_mm, style)}`;
+    texts.push({ layer: 'text', x_mm: -shape.board.outline.width_mm / 2, y_mm: base - 6, size_mm: 4, text: inches });
+    base += high - low + 20;
+  }
+  return framed(`${shape.board.name}, sections`, lines, texts);
+}
+
+/** So much of the tail is drawn with the fins. */
+const FIN_LAYOUT_mm = 30 * INCH_mm;
+
+/** The tail at true scale with the bases of all fins and their toe lines, and beside it each template from the side. */
+export function finLayoutDrawing(shape: Shape, style: LengthStyle): Drawing {
+  const reach = Math.min(FIN_LAYOUT_mm, shape.board.length_mm / 2);
+  const tail = outlinePoints(shape.outline, 480).filter((p) => p.x_mm <= reach);
+  const spots = finSpots(shape);
+  const lines: DrawnLine[] = [
+    { layer: 'outline', points: tail, weight_mm: 0.35 },
+    { layer: 'outline', points: tail.map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm })), weight_mm: 0.35 },
+    {
+      layer: 'stringer',
+      points: [
+        { x_mm: shape.outline.end.notch_mm, y_mm: 0 },
+        { x_mm: reach, y_mm: 0 },
+      ],
+      weight_mm: 0.2,
+    },
+    ...spots.map((spot) => ({ layer: 'bases', points: [spot.rear, spot.front], weight_mm: 0.5 })),
+    ...spots
+      .filter((spot) => spot.side !== 0)
+      .map((spot) => ({ layer: 'toe', points: [spot.front, onToeLine(spot, reach)], weight_mm: 0.12, dashed: true })),
+  ];
+  const texts: DrawnText[] = spots
+    .filter((spot) => spot.side >= 0)
+    .map((spot) => ({
+      layer: 'text',
+      x_mm: spot.rear.x_mm,
+      y_mm: spot.rear.y_mm + 4,
+      size_mm: 4,
+      text: `${formatLength(spot.box.trailingEdge_mm, style)} from tail`,
+    }));
+  const widest = Math.max(...tail.map((p) => p.y_mm));
+  let at = 0;
+  for (const box of shape.board.fins.boxes) {
+    const plan = finPlan(box.template);
+    const left = Math.min(...plan.map((p) => p.x_mm));
+    lines.push({
+      layer: 'templates',
+      points: plan.map((p) => ({ x_mm: p.x_mm - left + at, y_mm: widest + 30 + p.z_mm })),
+      closed: true,
+      weight_mm: 0.35,
+    });
+    texts.push({ layer: 'text', x_mm: at, y_mm: widest + 22, size_mm: 4, text: box.template.name });
+    at += Math.max(...plan.map((p) => p.x_mm)) - left + 30;
+  }
+  return framed(`${shape.board.name}, fins`, lines, texts);
+}
+
+/** Where the line of a base, drawn forward, leaves the sheet or meets the stringer. */
+function onToeLine(spot: ReturnType<typeof finSpots>[number], reach: number): PlanPoint {
+  const dx = spot.front.x_mm - spot.rear.x_mm;
+  const slope = (spot.front.y_mm - spot.rear.y_mm) / dx;
+  return { x_mm: reach, y_mm: spot.front.y_mm + slope * (reach - spot.front.x_mm) };
+}

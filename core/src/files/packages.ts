@@ -1,0 +1,4 @@
+/** The writers that bring a library of their own: kept apart so that the app loads them only when asked. */
+export { drawingToDxf } from './dxf.ts';
+export { meshToThreeMf } from './threeMf.ts';
+export { boardFromStations, stationsToCsv, type StationsRead } from './stationCsv.ts';

@@ -1,0 +1,51 @@
+import { bottomHeight } from '../bottom/bottom.ts';
+import { sectionAt, type Shape } from '../board/shape.ts';
+
+/**
+ * Lines along the bottom, as heights over the tangent at the flat point of the stringer, mm.
+ * With concave the rail line lies below the stringer line and bends more; with vee or roll it is the other way round.
+ */
+
+/** Bottom at the stringer at x. */
+export function stringerLineAt(shape: Shape, x_mm: number): number {
+  return shape.rocker.line.valueAt(x_mm);
+}
+
+/** Bottom edge of the rail at x, where the bottom would meet the tuck. The stringer's at the closed tips. */
+export function railLineAt(shape: Shape, x_mm: number): number {
+  return stringerLineAt(shape, x_mm) + (sectionAt(shape, x_mm)?.edgeZ_mm ?? 0);
+}
+
+/** Bottom at y mm off the stringer; undefined where the board is narrower than that or notched. */
+export function buttockLineAt(shape: Shape, x_mm: number, y_mm: number): number | undefined {
+  const section = sectionAt(shape, x_mm);
+  if (!section || Math.abs(y_mm) > section.edgeY_mm || Math.abs(y_mm) < section.input.notch_mm) return undefined;
+  return stringerLineAt(shape, x_mm) + bottomHeight(section.input.bottom, Math.abs(y_mm) / section.edgeY_mm);
+}
+
+/** The lowest of the bottom at x: what a table or a straightedge across the board touches. */
+export function lowestAt(shape: Shape, x_mm: number): number {
+  const section = sectionAt(shape, x_mm);
+  const stringer = stringerLineAt(shape, x_mm);
+  if (!section || (section.input.bottom.layers.length === 0 && section.edgeZ_mm === 0)) return stringer;
+  let lowest = Infinity;
+  const from = section.input.notch_mm / section.edgeY_mm;
+  for (let k = 0; k <= 24; k++) {
+    lowest = Math.min(lowest, bottomHeight(section.input.bottom, from + ((1 - from) * k) / 24));
+  }
+  return stringer + lowest;
+}
+
+/** Length along the bottom at the stringer, tip to tip, mm: what a tape laid on the curve reads. */
+export function curveLength_mm(shape: Shape): number {
+  const { line } = shape.rocker;
+  const { length_mm } = shape.board;
+  const panels = 400;
+  const h = length_mm / panels;
+  let sum = 0;
+  for (let k = 0; k <= panels; k++) {
+    const weight = k === 0 || k === panels ? 1 : k % 2 === 1 ? 4 : 2;
+    sum += weight * Math.sqrt(1 + line.slopeAt(k * h) ** 2);
+  }
+  return (sum * h) / 3;
+}

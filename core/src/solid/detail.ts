@@ -1,0 +1,140 @@
+import type { Shape } from '../board/shape.ts';
+import { sectionAt } from '../board/shape.ts';
+import {
+  bottomPoint,
+  deckPoint,
+  filletPoint,
+  type Section,
+  type SectionPoint,
+  underPoint,
+} from '../section/section.ts';
+import { type MeshDetail, ringDetail } from './mesh.ts';
+import { meshStations } from './stations.ts';
+
+/** The coarsest and the finest mesh that is made for a chord error. */
+const COARSEST: MeshDetail = { stations: 24, ring: 24 };
+const FINEST: MeshDetail = { stations: 2400, ring: 768 };
+
+/**
+ * The mesh detail whose facets stay within `chord_mm` of the surface, coarsest first: stations by the sag of chords along
+ * the board, ring by the sag of chords across it, both measured on this board half way between vertices.
+ * @returns the detail and the error it was measured to have, which is above `chord_mm` only at the finest there is.
+ * @throws RangeError for an error that is not positive.
+ */
+export function detailForChord(shape: Shape, chord_mm: number): { detail: MeshDetail; error_mm: number } {
+  if (!(chord_mm > 0)) throw new RangeError(`detailForChord: chord_mm must be positive, got ${chord_mm}`);
+  // Sag falls with the square of the count: aim straight, then double where creases made the aim fall short.
+  const aim = (count: number, sag: number, most: number) =>
+    Math.min(most, Math.max(count, 2 * Math.ceil((count * Math.sqrt(sag / (0.5 * chord_mm))) / 2)));
+  let stations = COARSEST.stations;
+  let ring = COARSEST.ring;
+  let along = sagAlong(shape, stations);
+  let across = sagAcross(shape, ring);
+  for (let round = 0; round < 12 && along > chord_mm / 2 && stations < FINEST.stations; round++) {
+    stations = Math.max(aim(stations, along, FINEST.stations), Math.min(FINEST.stations, Math.ceil(1.1 * stations)));
+    along = sagAlong(shape, stations);
+  }
+  for (let round = 0; round < 12 && across > chord_mm / 2 && ring < FINEST.ring; round++) {
+    ring = Math.max(aim(ring, across, FINEST.ring), Math.min(FINEST.ring, 12 * Math.ceil((1.1 * ring) / 12)));
+    across = sagAcross(shape, ring);
+  }
+  return { detail: { stations, ring }, error_mm: along + across };
+}
+
+const PARTS = [
+  { write: deckPoint, key: 'deck' },
+  { write: underPoint, key: 'under' },
+  { write: filletPoint, key: 'fillet' },
+] as const;
+
+/** The points of a half section at given parameters, in space. */
+function ringAt(shape: Shape, x_mm: number, samples: number): { y: number; z: number }[] | undefined {
+  const section = sectionAt(shape, x_mm);
+  if (!section) return undefined;
+  const rocker = shape.rocker.line.valueAt(x_mm);
+  const out: { y: number; z: number }[] = [];
+  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
+  const push = () => out.push({ y: point.y_mm, z: rocker + point.z_mm });
+  for (const { write } of PARTS) {
+    for (let k = 0; k < samples; k++) {
+      write(section, k / samples, point);
+      push();
+    }
+  }
+  for (let k = 0; k <= samples; k++) {
+    bottomPoint(section, section.bottomEnd * (1 - k / samples), point);
+    push();
+  }
+  return out;
+}
+
+/** The greatest distance from the middle of a chord between neighbouring stations to the section there. */
+function sagAlong(shape: Shape, count: number): number {
+  const stations = meshStations(shape, count);
+  let worst = 0;
+  let before = ringAt(shape, stations[0], 6);
+  for (let i = 1; i < stations.length; i++) {
+    const here = ringAt(shape, stations[i], 6);
+    const between = ringAt(shape, (stations[i - 1] + stations[i]) / 2, 6);
+    if (before && here && between) {
+      for (let j = 0; j < here.length; j++) {
+        worst = Math.max(worst, offSurface(between, (before[j].y + here[j].y) / 2, (before[j].z + here[j].z) / 2));
+      }
+    }
+    before = here;
+  }
+  return worst;
+}
+
+/** Distance of a point from a ring of points taken as a polyline, in the plane of the section. */
+function offSurface(ring: readonly { y: number; z: number }[], y: number, z: number): number {
+  let nearest = Infinity;
+  for (let j = 1; j < ring.length; j++) {
+    const a = ring[j - 1];
+    const b = ring[j];
+    const dy = b.y - a.y;
+    const dz = b.z - a.z;
+    const size = dy * dy + dz * dz;
+    const t = size > 0 ? Math.min(1, Math.max(0, ((y - a.y) * dy + (z - a.z) * dz) / size)) : 0;
+    nearest = Math.min(nearest, Math.hypot(y - a.y - t * dy, z - a.z - t * dz));
+  }
+  return nearest;
+}
+
+/** The greatest sag of a ring's chords over a spread of stations. */
+function sagAcross(shape: Shape, ring: number): number {
+  const detail = ringDetail(shape, ring);
+  const { length_mm } = shape.board;
+  let worst = 0;
+  for (let i = 1; i < 40; i++) {
+    const section = sectionAt(shape, (length_mm * i) / 40);
+    if (!section) continue;
+    for (const { write, key } of PARTS) worst = Math.max(worst, partSag(section, write, detail[key]));
+    const bottom = (s: Section, u: number, out: SectionPoint) => bottomPoint(s, u * s.bottomEnd, out);
+    worst = Math.max(worst, partSag(section, bottom, detail.bottom));
+  }
+  return worst;
+}
+
+function partSag(
+  section: Section,
+  write: (section: Section, s: number, out: SectionPoint) => void,
+  count: number,
+): number {
+  const a: SectionPoint = { y_mm: 0, z_mm: 0 };
+  const b: SectionPoint = { y_mm: 0, z_mm: 0 };
+  const m: SectionPoint = { y_mm: 0, z_mm: 0 };
+  let worst = 0;
+  write(section, 0, a);
+  for (let k = 1; k <= count; k++) {
+    write(section, k / count, b);
+    write(section, (k - 0.5) / count, m);
+    const dy = b.y_mm - a.y_mm;
+    const dz = b.z_mm - a.z_mm;
+    const chord = Math.hypot(dy, dz);
+    if (chord > 0) worst = Math.max(worst, Math.abs((m.y_mm - a.y_mm) * dz - (m.z_mm - a.z_mm) * dy) / chord);
+    a.y_mm = b.y_mm;
+    a.z_mm = b.z_mm;
+  }
+  return worst;
+}
