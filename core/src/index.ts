@@ -35,7 +35,8 @@ export {
   underPoint,
 } from './section/section.ts';
 export { deckHeightAt, undersideHeightAt } from './section/heights.ts';
-export { type Mesh, type MeshDetail, meshNormals, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
+export { type Mesh, type MeshDetail, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
+export { meshNormals } from './solid/normals.ts';
 export { detailForChord } from './solid/detail.ts';
 export { CREASE_rad, type LitMesh, litMesh } from './solid/creases.ts';
 export { type DeckShade, deckShade } from './solid/shade.ts';

@@ -43,9 +43,7 @@ function outlineIssues(board: Board): Issue[] {
     const x = stationOfMark(mark, anchors);
     const path = `outline.marks.${i}`;
     stations.push({ x, path });
-    if (
-      !(mark.value_mm / 2 + wingsAt(outline.wings, x) < outline.width_mm / 2 + wingsAt(outline.wings, anchors.wide_mm))
-    ) {
+    if (!(mark.value_mm / 2 + wingsAt(outline, x) < outline.width_mm / 2 + wingsAt(outline, anchors.wide_mm))) {
       issues.push({
         code: 'widerThanWidePoint',
         path: `${path}.value_mm`,
@@ -65,7 +63,7 @@ function outlineIssues(board: Board): Issue[] {
     }
   });
   if (hasBlock(outline.tail.kind)) {
-    const limit = outline.width_mm - 2 * wingsAt(outline.wings, 0);
+    const limit = outline.width_mm - 2 * wingsAt(outline, 0);
     if (!(outline.tail.block_mm < limit)) {
       issues.push({
         code: 'blockTooWide',

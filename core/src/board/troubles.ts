@@ -26,7 +26,7 @@ export function curveTroubles(shape: Shape): CurveTrouble[] {
   const { board, anchors } = shape;
   const { length_mm } = board;
   const { outline, rocker, foil } = board;
-  const wings = (x: number) => wingsAt(outline.wings, x);
+  const wings = (x: number) => wingsAt(outline, x);
   const outlineMarks: Placed[] = [
     { x_mm: anchors.wide_mm, value_mm: outline.width_mm / 2 + wings(anchors.wide_mm) },
     ...outline.marks.map((m, mark) => {

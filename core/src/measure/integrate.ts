@@ -1,8 +1,15 @@
-/** Panels over the whole board, split over its stretches. Even in each. */
-const PANELS = 64;
+/** Panels over the whole board, split over its stretches; three points each. */
+const PANELS = 32;
+
+/** 3-point Gauss-Legendre on [-1, 1]; Abramowitz and Stegun, table 25.4. Never at the ends, where a section may jump. */
+const GAUSS3 = [
+  [-0.7745966692414834, 5 / 9],
+  [0, 8 / 9],
+  [0.7745966692414834, 5 / 9],
+] as const;
 
 export interface IntegralRange {
-  /** Panels over the whole board; 64 when left out. */
+  /** Panels over the whole board; 32 when left out. */
   panels?: number;
   /** The stretch to integrate over, mm from the tail; the whole board when left out. */
   from_mm?: number;
@@ -10,9 +17,9 @@ export interface IntegralRange {
 }
 
 /**
- * ∫ f(x) dx over [0, L], or a stretch of it, by Simpson's rule in s, x = L (1 − cos πs) / 2, each stretch between
- * `breaks` on its own, so that a kink costs no accuracy. Error is O(panels^-4) for an f smooth between breaks; under
- * 1e-5 for boards (tested).
+ * ∫ f(x) dx over [0, L], or a stretch of it, in s with x = L (1 − cos πs) / 2, each stretch between `breaks` on its own, so
+ * that a kink costs no accuracy. For the section areas of boards within 5e-5 (tested), a third of what Simpson's rule
+ * leaves at as many points.
  */
 export function integrateAlong(
   length_mm: number,
@@ -27,21 +34,18 @@ export function integrateAlong(
   const ends = [low, ...breaks.filter((x) => x > low && x < high), high].map(parameter);
   let total = 0;
   for (let e = 0; e + 1 < ends.length; e++) {
-    const a = ends[e];
-    const span = ends[e + 1] - a;
+    const span = ends[e + 1] - ends[e];
     if (!(span > 1e-9)) continue;
-    const count = Math.max(6, 2 * Math.ceil((panels * span) / 2));
-    const h = span / count;
-    let sum = 0;
-    for (let k = 0; k <= count; k++) {
-      // The ends of a stretch are taken from inside it: the integrand may jump there.
-      const s = k === 0 ? a + 1e-12 : k === count ? a + span - 1e-12 : a + k * h;
-      const x = (length_mm * (1 - Math.cos(Math.PI * s))) / 2;
-      const rate = (length_mm * Math.PI * Math.sin(Math.PI * s)) / 2;
-      if (rate < 1e-6) continue;
-      sum += (k === 0 || k === count ? 1 : k % 2 === 1 ? 4 : 2) * f(x) * rate;
+    const count = Math.max(2, Math.ceil(panels * span));
+    const half = span / count / 2;
+    for (let p = 0; p < count; p++) {
+      const middle = ends[e] + (2 * p + 1) * half;
+      for (const [node, weight] of GAUSS3) {
+        const angle = Math.PI * (middle + half * node);
+        const rate = (length_mm * Math.PI * Math.sin(angle)) / 2;
+        total += weight * half * rate * f((length_mm * (1 - Math.cos(angle))) / 2);
+      }
     }
-    total += (sum * h) / 3;
   }
   return total;
 }

@@ -114,7 +114,12 @@ function restingLine(shape: Shape): Datum {
   let i = 0;
   while (i + 2 < hull.length && hull[i + 1].x < centre) i++;
   const [a, b] = [hull[i], hull[i + 1]];
-  // On a smooth bottom the facet is one step long; the tangent under the centre is what it stands for.
-  const slope = (b.z - a.z) / (b.x - a.x);
-  return { slope, height_mm: a.z - slope * a.x };
+  if (b.x - a.x > (1.5 * length_mm) / count) {
+    const slope = (b.z - a.z) / (b.x - a.x);
+    return { slope, height_mm: a.z - slope * a.x };
+  }
+  // A facet of one step stands for a smooth bottom: the tangent under the centre.
+  const h = 1;
+  const slope = (lowestAt(shape, centre + h) - lowestAt(shape, centre - h)) / (2 * h);
+  return { slope, height_mm: lowestAt(shape, centre) - slope * centre };
 }

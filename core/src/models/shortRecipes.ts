@@ -303,11 +303,11 @@ export const SHORT_RECIPES: readonly Recipe[] = [
     noseKind: 'pointed',
     tail: { kind: 'swallow', block: 6, depth: 2 },
     wings: [
-      { fromTail: 12, depth: 0.25, length: 3, raised: 0.6 },
+      { fromTail: 12, depth: 0.25, length: 3, raised: 0.5 },
       { fromTail: 6, depth: 0.22, length: 2.4, raised: 0.4 },
     ],
     rocker: { nose: '4 7/8', tail: '2 3/8', nose12: '2 1/8', tail12: '7/8' },
-    foil: { nose12: '1 5/8', tail12: '1 11/16', at: 0, tips: [0.45, 0.5] },
+    foil: { nose12: '1 5/8', tail12: '1 11/16', at: -0.5, tips: [0.45, 0.5] },
     crown: [5, 8, 4],
     rails: [
       ['eightyTwenty', 'tail', 2],

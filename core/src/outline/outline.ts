@@ -30,12 +30,12 @@ export function sprungOutline(document: OutlineDocument, anchors: Anchors, previ
   const { length_mm, wide_mm } = anchors;
   const end = tailEnd(document.tail);
   const marks: CurveMark[] = [
-    { kind: 'value', x_mm: wide_mm, value_mm: document.width_mm / 2 + wingsAt(document.wings, wide_mm) },
+    { kind: 'value', x_mm: wide_mm, value_mm: document.width_mm / 2 + wingsAt(document, wide_mm) },
     { kind: 'slope', x_mm: wide_mm, slope: 0 },
   ];
   for (const mark of document.marks) {
     const x_mm = stationOfMark(mark, anchors);
-    const value_mm = mark.value_mm / 2 + wingsAt(document.wings, x_mm);
+    const value_mm = mark.value_mm / 2 + wingsAt(document, x_mm);
     marks.push(
       mark.give_mm === undefined
         ? { kind: 'value', x_mm, value_mm }
@@ -43,7 +43,7 @@ export function sprungOutline(document: OutlineDocument, anchors: Anchors, previ
     );
   }
   if (!end.round) {
-    marks.push({ kind: 'value', x_mm: 0, value_mm: end.block_mm + wingsAt(document.wings, 0) });
+    marks.push({ kind: 'value', x_mm: 0, value_mm: end.block_mm + wingsAt(document, 0) });
   }
   const { nose } = document;
   if (nose.kind === 'pointed') marks.push({ kind: 'value', x_mm: length_mm, value_mm: 0 });
@@ -69,7 +69,7 @@ export function sprungOutline(document: OutlineDocument, anchors: Anchors, previ
     wide_mm,
     base,
     end,
-    atCorner_mm: base.valueAt(end.corner_mm) - wingsAt(document.wings, end.corner_mm),
+    atCorner_mm: base.valueAt(end.corner_mm) - wingsAt(document, end.corner_mm),
     breaks: breaks.filter((x) => x > 0 && x < length_mm).sort((a, b) => a - b),
   };
 }
@@ -77,8 +77,18 @@ export function sprungOutline(document: OutlineDocument, anchors: Anchors, previ
 /** Half width of the finished plan at x, mm; 0 beyond the tips. */
 export function halfBreadthAt(outline: Outline, x_mm: number): number {
   if (x_mm < 0 || x_mm > outline.length_mm) return 0;
-  const plain = outline.base.valueAt(x_mm) - wingsAt(outline.document.wings, x_mm);
-  return Math.max(0, closedOutline(outline.end, x_mm, plain, outline.atCorner_mm));
+  const plain = outline.base.valueAt(x_mm) - wingsAt(outline.document, x_mm);
+  return Math.max(leastHalfBreadth(outline, x_mm), closedOutline(outline.end, x_mm, plain, outline.atCorner_mm));
+}
+
+/** A board whose marks would pinch it off is kept this wide, so that it stays one solid; its hollow is reported. */
+const LEAST_HALF_mm = 2;
+const LEAST_SLOPE = 0.02;
+
+function leastHalfBreadth(outline: Outline, x_mm: number): number {
+  const { end, length_mm } = outline;
+  const tail = end.block_mm > 0 ? Infinity : x_mm;
+  return notchAt(end, x_mm) + Math.min(LEAST_HALF_mm, LEAST_SLOPE * Math.min(tail, length_mm - x_mm));
 }
 
 /** Half width of the notch of a swallow or half-moon at x; 0 elsewhere. */

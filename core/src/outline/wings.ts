@@ -1,4 +1,4 @@
-import type { Wing } from '../board/document.ts';
+import type { OutlineDocument } from '../board/document.ts';
 
 /** The blend of a step: 0 to 1 with two continuous derivatives at both ends. */
 export function step(t: number): number {
@@ -7,9 +7,21 @@ export function step(t: number): number {
   return t * t * t * (10 + t * (-15 + 6 * t));
 }
 
-/** How far all wings together draw the half width in at x. */
-export function wingsAt(wings: readonly Wing[], x_mm: number): number {
+/**
+ * How far all wings together draw the half width in at x. Where the tail closes in a round end each wing's share runs out
+ * toward the tip as an ellipse does, so that the batten and what is taken from it close together.
+ */
+export function wingsAt(outline: Pick<OutlineDocument, 'wings' | 'tail'>, x_mm: number): number {
+  const { wings, tail } = outline;
+  const closes = tail.kind === 'round' || tail.kind === 'roundedPin';
   let sum = 0;
-  for (const wing of wings) sum += wing.depth_mm * step((wing.fromTail_mm - x_mm) / wing.length_mm);
+  for (const wing of wings) {
+    const drawn = wing.depth_mm * step((wing.fromTail_mm - x_mm) / wing.length_mm);
+    if (!closes || drawn === 0) sum += drawn;
+    else {
+      const aft = 1 - Math.max(0, x_mm) / wing.fromTail_mm;
+      sum += drawn * Math.sqrt(Math.max(0, 1 - aft * aft));
+    }
+  }
   return sum;
 }

@@ -1,16 +1,9 @@
 import { channelCorners } from '../bottom/bottom.ts';
 import { notchHalfBreadthAt } from '../outline/outline.ts';
+import type { LayerKind } from '../board/document.ts';
 import type { Shape } from '../board/shape.ts';
 import { sectionAt } from '../board/shape.ts';
-import {
-  bottomPoint,
-  deckParameterAt,
-  deckPoint,
-  filletPoint,
-  type Section,
-  type SectionPoint,
-  underPoint,
-} from '../section/section.ts';
+import { bottomPoint, deckParameterAt, deckPoint, type Section, type SectionPoint } from '../section/section.ts';
 import { meshStations } from './stations.ts';
 
 /** A closed triangle mesh, outward by the right-hand rule; mm, axes of docs/conventions.md. */
@@ -19,6 +12,8 @@ export interface Mesh {
   readonly positions: Float64Array;
   /** Three vertex indices a triangle. */
   readonly triangles: Uint32Array;
+  /** How a board's own vertices lie: rows from tail to nose. Other meshes have none. */
+  readonly grid?: { readonly rows: readonly Row[]; readonly half: number };
 }
 
 /** How many intervals a half ring has on each part. The sum is even. */
@@ -38,70 +33,131 @@ export interface MeshDetail {
 
 export const USUAL_DETAIL: MeshDetail = { stations: 240, ring: 96 };
 
+/** Intervals across half a bottom in a ring of 96; more where a contour turns more often. */
+const PLAIN_BOTTOM = 14;
+const WORKED_BOTTOM: Readonly<Partial<Record<LayerKind, number>>> = {
+  narrow: 24,
+  double: 24,
+  triple: 28,
+  bevel: 24,
+  channels: 48,
+};
+
 /** Splits a ring over deck, under-rail, fillet and bottom; more on a bottom with channels or a stepped deck. */
 export function ringDetail(shape: Shape, ring: number): RingDetail {
   const unit = ring / 96;
   const even = (count: number) => Math.max(2, 2 * Math.round(count / 2));
-  const channelled = shape.bottom.layers.some(({ layer }) => layer.kind === 'channels');
+  const bottom = Math.max(PLAIN_BOTTOM, ...shape.bottom.layers.map(({ layer }) => WORKED_BOTTOM[layer.kind] ?? 0));
   const stepped = shape.board.deck.features.some((f) => f.kind === 'step' || f.kind === 'flat');
   return {
     deck: even((stepped ? 40 : 20) * unit),
     under: even(10 * unit),
     fillet: even(4 * unit),
-    bottom: even((channelled ? 48 : 14) * unit),
+    bottom: even(bottom * unit),
   };
 }
 
 const point: SectionPoint = { y_mm: 0, z_mm: 0 };
 
+/** Cubic Bernstein weights at the points of one part of a ring. */
+function weightsOf(count: number): Float64Array {
+  const out = new Float64Array(4 * count);
+  for (let k = 0; k < count; k++) {
+    const s = k / count;
+    const r = 1 - s;
+    out.set([r * r * r, 3 * r * r * s, 3 * r * s * s, s * s * s], 4 * k);
+  }
+  return out;
+}
+
+const weights = new Map<number, Float64Array>();
+
+function weightsFor(count: number): Float64Array {
+  let found = weights.get(count);
+  if (!found) weights.set(count, (found = weightsOf(count)));
+  return found;
+}
+
+/** The deck's points of a half ring, stringer to just before the apex. Plain decks by table, worked ones point by point. */
+function deckInto(section: Section, count: number, out: Float64Array): number {
+  const { notch_mm, flat, thickness_mm, lens } = section.input;
+  let at = 0;
+  if (notch_mm > 0 || flat > 0 || section.stepDrop_mm > 0) {
+    const from = notch_mm > 0 ? deckParameterAt(section, notch_mm) : 0;
+    for (let k = 0; k < count; k++) {
+      deckPoint(section, from + ((1 - from) * k) / count, point);
+      out[at++] = point.y_mm;
+      out[at++] = point.z_mm;
+    }
+    return at;
+  }
+  const w = weightsFor(count);
+  const { half_mm, alpha, beta, apex_mm, crown_mm } = section;
+  for (let k = 0; k < 4 * count; k += 4) {
+    const share = w[k + 1] * alpha + w[k + 2] + w[k + 3];
+    const rise = w[k] + w[k + 1] + w[k + 2] * beta;
+    out[at++] = half_mm * share;
+    out[at++] = apex_mm + (thickness_mm - crown_mm * share * share - apex_mm) * rise * lens;
+  }
+  return at;
+}
+
+function cubicInto(section: Section, cubic: Section['under'], count: number, out: Float64Array, start: number): number {
+  const w = weightsFor(count);
+  const { apex_mm } = section;
+  const { lens } = section.input;
+  const [y0, z0, y1, z1, y2, z2, y3, z3] = cubic;
+  let at = start;
+  for (let k = 0; k < 4 * count; k += 4) {
+    const a = w[k];
+    const b = w[k + 1];
+    const c = w[k + 2];
+    const d = w[k + 3];
+    out[at++] = a * y0 + b * y1 + c * y2 + d * y3;
+    out[at++] = apex_mm + (a * z0 + b * z1 + c * z2 + d * z3 - apex_mm) * lens;
+  }
+  return at;
+}
+
 /** Writes the half ring, deck stringer (or notch) to bottom stringer (or notch), as y, z pairs. */
 function halfRingInto(section: Section, detail: RingDetail, out: Float64Array): void {
-  let at = 0;
-  const push = () => {
-    out[at++] = point.y_mm;
-    out[at++] = point.z_mm;
-  };
   const notch = section.input.notch_mm;
-  const from = notch > 0 ? deckParameterAt(section, notch) : 0;
-  for (let k = 0; k < detail.deck; k++) {
-    deckPoint(section, from + ((1 - from) * k) / detail.deck, point);
-    push();
-  }
-  for (let k = 0; k < detail.under; k++) {
-    underPoint(section, k / detail.under, point);
-    push();
-  }
-  for (let k = 0; k < detail.fillet; k++) {
-    filletPoint(section, k / detail.fillet, point);
-    push();
-  }
+  let at = deckInto(section, detail.deck, out);
+  at = cubicInto(section, section.under, detail.under, out, at);
+  at = cubicInto(section, section.fillet, detail.fillet, out, at);
   const vFrom = section.bottomEnd;
   const vTo = notch > 0 ? notch / section.edgeY_mm : 0;
   const first = at;
   for (let k = 0; k <= detail.bottom; k++) {
     bottomPoint(section, vFrom + ((vTo - vFrom) * k) / detail.bottom, point);
-    push();
+    out[at++] = point.y_mm;
+    out[at++] = point.z_mm;
   }
-  for (const corner of channelCorners(section.input.bottom)) {
-    const k = Math.round(((corner - vFrom) / (vTo - vFrom)) * detail.bottom);
-    if (k <= 0 || k >= detail.bottom) continue;
-    bottomPoint(section, corner, point);
-    out[first + 2 * k] = point.y_mm;
-    out[first + 2 * k + 1] = point.z_mm;
+  if (section.input.bottom.layers.some((layer) => layer.kind === 'channels')) {
+    for (const corner of channelCorners(section.input.bottom)) {
+      const k = Math.round(((corner - vFrom) / (vTo - vFrom)) * detail.bottom);
+      if (k <= 0 || k >= detail.bottom) continue;
+      bottomPoint(section, corner, point);
+      out[first + 2 * k] = point.y_mm;
+      out[first + 2 * k + 1] = point.z_mm;
+    }
   }
   if (notch > 0) out[0] = notch;
 }
 
 /** Where a station's vertices lie in the mesh: one point, one ring, or two rings beside a notch. */
-interface Row {
+export interface Row {
   kind: 'pole' | 'full' | 'split';
   start: number;
 }
 
 const topologies = new Map<string, Uint32Array>();
 
-/** The solid of a board: closed, genus 0, a swallow's notch included. Vertices lie on the exact surface. */
-export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL): Mesh {
+/**
+ * The solid of a board: closed, genus 0, a swallow's notch included. Vertices lie on the exact surface.
+ * `into` is a mesh no longer needed whose memory is used again when it has the right size.
+ */
+export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL, into?: Mesh): Mesh {
   const rings = ringDetail(shape, detail.ring);
   const half = rings.deck + rings.under + rings.fillet + rings.bottom;
   const stations = meshStations(shape, detail.stations);
@@ -114,7 +170,7 @@ export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL): Mesh {
     rows.push({ kind, start: vertices });
     vertices += kind === 'pole' ? 1 : kind === 'full' ? 2 * half : 2 * (half + 1);
   }
-  const positions = new Float64Array(3 * vertices);
+  const positions = into && into.positions.length === 3 * vertices ? into.positions : new Float64Array(3 * vertices);
   const ring = new Float64Array(2 * (half + 1));
   for (let i = 0; i < stations.length; i++) {
     const x = stations[i];
@@ -151,7 +207,7 @@ export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL): Mesh {
     if (topologies.size > 32) topologies.clear();
     topologies.set(key, triangles);
   }
-  return { positions, triangles };
+  return { positions, triangles, grid: { rows, half } };
 }
 
 /** The height at which a closed tip meets: that of the apex just inside it. */
@@ -227,41 +283,4 @@ export function meshVolume_mm3(mesh: Mesh): number {
       p[a + 2] * (p[b] * p[c + 1] - p[b + 1] * p[c]);
   }
   return sum / 6;
-}
-
-/** Unit normals at the vertices, weighted by the triangles' areas. */
-export function meshNormals(mesh: Mesh, out = new Float32Array(mesh.positions.length)): Float32Array<ArrayBuffer> {
-  out.fill(0);
-  const p = mesh.positions;
-  const { triangles } = mesh;
-  for (let t = 0; t < triangles.length; t += 3) {
-    const a = 3 * triangles[t];
-    const b = 3 * triangles[t + 1];
-    const c = 3 * triangles[t + 2];
-    const ux = p[b] - p[a];
-    const uy = p[b + 1] - p[a + 1];
-    const uz = p[b + 2] - p[a + 2];
-    const vx = p[c] - p[a];
-    const vy = p[c + 1] - p[a + 1];
-    const vz = p[c + 2] - p[a + 2];
-    const nx = uy * vz - uz * vy;
-    const ny = uz * vx - ux * vz;
-    const nz = ux * vy - uy * vx;
-    out[a] += nx;
-    out[a + 1] += ny;
-    out[a + 2] += nz;
-    out[b] += nx;
-    out[b + 1] += ny;
-    out[b + 2] += nz;
-    out[c] += nx;
-    out[c + 1] += ny;
-    out[c + 2] += nz;
-  }
-  for (let v = 0; v < out.length; v += 3) {
-    const size = Math.sqrt(out[v] * out[v] + out[v + 1] * out[v + 1] + out[v + 2] * out[v + 2]) || 1;
-    out[v] /= size;
-    out[v + 1] /= size;
-    out[v + 2] /= size;
-  }
-  return out;
 }

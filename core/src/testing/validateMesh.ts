@@ -1,31 +1,54 @@
 import { type Mesh, meshVolume_mm3 } from '../solid/mesh.ts';
 
+/** Triangle lists already found whole: boards of one build share theirs. */
+const sound = new WeakMap<Uint32Array, number>();
+
 /**
- * What is wrong with a mesh as a solid, in words; empty for a good one. Every edge must be used once each way (closed,
- * consistently turned), every number finite, no triangle without corners, the volume positive (outward), and Euler's
- * V − E + F = 2 must hold (one piece, genus 0).
+ * What keeps a mesh from being a closed, outward solid of genus 0; empty for a good one. Every number finite, each edge
+ * shared by two triangles turned alike, the volume positive, V − E + F = 2 (Euler).
  */
 export function meshFaults(mesh: Mesh): string[] {
+  const { triangles } = mesh;
+  const vertices = mesh.positions.length / 3;
   const faults: string[] = [];
   if (!mesh.positions.every(Number.isFinite)) faults.push('a vertex is not finite');
-  const count = mesh.positions.length / 3;
-  const edges = new Map<number, number>();
-  const used = new Set<number>();
-  for (let t = 0; t < mesh.triangles.length; t += 3) {
-    const corners = [mesh.triangles[t], mesh.triangles[t + 1], mesh.triangles[t + 2]];
-    if (new Set(corners).size < 3) faults.push(`triangle ${t / 3} has a corner twice`);
+  if (sound.get(triangles) === vertices)
+    return meshVolume_mm3(mesh) > 0 ? faults : [...faults, 'the mesh is inside out or empty'];
+  const edges = new Float64Array(triangles.length);
+  const used = new Uint8Array(vertices);
+  for (let t = 0; t < triangles.length; t += 3) {
     for (let k = 0; k < 3; k++) {
-      const [a, b] = [corners[k], corners[(k + 1) % 3]];
-      used.add(a);
-      const key = Math.min(a, b) * count + Math.max(a, b);
-      edges.set(key, (edges.get(key) ?? 0) + (a < b ? 1 : 1 << 8));
+      const a = triangles[t + k];
+      const b = triangles[t + ((k + 1) % 3)];
+      used[a] = 1;
+      edges[t + k] = a * vertices + b;
     }
   }
+  edges.sort();
   let open = 0;
-  for (const uses of edges.values()) if (uses !== 1 + (1 << 8)) open += 1;
+  for (let e = 0; e < edges.length; e++) {
+    if (e > 0 && edges[e] === edges[e - 1]) open += 1;
+    const a = Math.floor(edges[e] / vertices);
+    const b = edges[e] - a * vertices;
+    if (!has(edges, b * vertices + a)) open += 1;
+  }
   if (open > 0) faults.push(`${open} edges are not shared by exactly two triangles turned alike`);
-  const euler = used.size - edges.size + mesh.triangles.length / 3;
+  const points = used.reduce((sum, one) => sum + one, 0);
+  if (points !== vertices) faults.push(`${vertices - points} vertices belong to no triangle`);
+  const euler = vertices - edges.length / 2 + triangles.length / 3;
   if (euler !== 2) faults.push(`V - E + F is ${euler}, not 2`);
   if (!(meshVolume_mm3(mesh) > 0)) faults.push('the mesh is inside out or empty');
+  if (faults.length === 0) sound.set(triangles, vertices);
   return faults;
+}
+
+function has(sorted: Float64Array, wanted: number): boolean {
+  let low = 0;
+  let high = sorted.length - 1;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (sorted[middle] < wanted) low = middle + 1;
+    else high = middle;
+  }
+  return sorted[low] === wanted;
 }

@@ -1,0 +1,101 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { thicknessAt } from '../foil/foil.ts';
+import { measure } from '../measure/measure.ts';
+import { volume_L } from '../measure/volume.ts';
+import { halfBreadthAt } from '../outline/outline.ts';
+import { type Mesh, meshOf, meshVolume_mm3 } from '../solid/mesh.ts';
+import { anyBoard } from '../testing/anyBoard.ts';
+import { judgedByManifold, manifoldLibrary } from '../testing/manifold.ts';
+import { meshFaults } from '../testing/validateMesh.ts';
+import { MARK_MET_mm } from '../tolerances.ts';
+import { sectionAt, shapeOf } from './shape.ts';
+import { stationOfMark } from './station.ts';
+import { boardSchema, type Mark } from './document.ts';
+
+const SEED = 20261125;
+
+beforeAll(async () => void (await manifoldLibrary()));
+
+describe('500 boards drawn over the whole parameter space', () => {
+  const boards = fc.sample(anyBoard, { seed: SEED, numRuns: 500 });
+
+  it('are boards by the schema', () => {
+    for (const board of boards) expect(boardSchema.safeParse(board).success).toBe(true);
+  });
+
+  it('give a finite, closed, outward mesh whose volume is the integral within 0.2 %, genus 0 by manifold-3d', async () => {
+    for (const board of boards) {
+      const shape = shapeOf(board);
+      const fine = meshOf(shape, { stations: 300, ring: 192 });
+      const faults: string[] = [];
+      if (!fine.positions.every(Number.isFinite)) faults.push('a point is lost');
+      const off = meshVolume_mm3(fine) / 1e6 / volume_L(shape) - 1;
+      if (!(Math.abs(off) < 0.002)) faults.push(`volume off by ${off}`);
+      const coarse = meshOf(shape, { stations: 60, ring: 48 });
+      faults.push(...meshFaults(coarse));
+      const judged = await judgedByManifold(coarse);
+      if (judged.status !== 'NoError') faults.push(judged.status);
+      if (judged.genus !== 0) faults.push(`genus ${judged.genus}`);
+      if (faults.length > 0) throw new Error(`${faults.join('; ')} on ${JSON.stringify(board)}`);
+    }
+  }, 150_000);
+
+  it('have positive thickness everywhere and meet every mark', () => {
+    for (const board of boards) {
+      const shape = shapeOf(board);
+      const faults: string[] = [];
+      for (let k = 1; k < 60; k++) {
+        const x = (board.length_mm * k) / 60;
+        if (!(thicknessAt(shape.foil, x) > 0)) faults.push(`no thickness at ${x}`);
+        const section = sectionAt(shape, x);
+        if (section && !(section.apex_mm > section.edgeZ_mm)) faults.push(`apex under the edge at ${x}`);
+      }
+      const met = (curve: string, read: (x: number) => number, marks: readonly Mark[]) => {
+        for (const mark of marks) {
+          const off = read(stationOfMark(mark, shape.anchors)) - mark.value_mm;
+          if (!(Math.abs(off) < MARK_MET_mm)) faults.push(`${curve} mark missed by ${off}`);
+        }
+      };
+      // Where the corners of a tail begin ahead of a mark it is the corner that is cut, not the mark.
+      const clear = board.outline.marks.filter((m) => stationOfMark(m, shape.anchors) >= shape.outline.end.corner_mm);
+      met('outline', (x) => 2 * halfBreadthAt(shape.outline, x), clear);
+      met('foil', (x) => thicknessAt(shape.foil, x), board.foil.marks);
+      met('rocker', (x) => shape.rocker.line.valueAt(x), board.rocker.marks);
+      if (!Object.values(measure(shape)).every(Number.isFinite)) faults.push('a measure is not a number');
+      if (faults.length > 0) throw new Error(`${faults.join('; ')} on ${JSON.stringify(board)}`);
+    }
+  }, 60_000);
+
+  it('keep their numbers when turned, moved, grown or mirrored', () => {
+    for (const board of boards.slice(0, 60)) {
+      const mesh = meshOf(shapeOf(board), { stations: 120, ring: 96 });
+      const volume = meshVolume_mm3(mesh);
+      const moved = mapped(mesh, (x, y, z) => [x + 1234, y - 77, z + 5]);
+      const grown = mapped(mesh, (x, y, z) => [2 * x, 2 * y, 2 * z]);
+      const mirrored = mapped(mesh, (x, y, z) => [x, -y, z]);
+      expect(meshVolume_mm3(moved) / volume).toBeCloseTo(1, 8);
+      expect(meshVolume_mm3(grown) / volume).toBeCloseTo(8, 8);
+      expect(meshVolume_mm3(mirrored) / volume).toBeCloseTo(-1, 8);
+      const points = new Set<string>();
+      for (let v = 0; v < mesh.positions.length; v += 3) points.add(pointKey(mesh.positions, v, 1));
+      let alone = 0;
+      for (let v = 0; v < mesh.positions.length; v += 3) {
+        if (!points.has(pointKey(mesh.positions, v, -1))) alone += 1;
+      }
+      expect(alone).toBe(0);
+    }
+  }, 60_000);
+});
+
+function pointKey(p: Float64Array, v: number, side: 1 | -1): string {
+  return `${p[v]} ${side * p[v + 1] + 0} ${p[v + 2]}`;
+}
+
+function mapped(mesh: Mesh, to: (x: number, y: number, z: number) => number[]): Mesh {
+  const positions = new Float64Array(mesh.positions.length);
+  for (let v = 0; v < positions.length; v += 3) {
+    positions.set(to(mesh.positions[v], mesh.positions[v + 1], mesh.positions[v + 2]), v);
+  }
+  return { positions, triangles: mesh.triangles };
+}

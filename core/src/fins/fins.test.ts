@@ -1,0 +1,155 @@
+import { describe, expect, it } from '@jest/globals';
+import { FIN_SETUPS, type FinSetup } from '../board/document.ts';
+import { shapeOf } from '../board/shape.ts';
+import { models, modelNamed } from '../models/models.ts';
+import { meshVolume_mm3 } from '../solid/mesh.ts';
+import { meshFaults } from '../testing/validateMesh.ts';
+import { finTroubles, toeLines } from './checks.ts';
+import { finFaces, nacaHalfThickness } from './finFoil.ts';
+import { finArea_mm2, finMesh, finNumbers, finPlan } from './finShape.ts';
+import { ALSO_SERVES, FIN_TEMPLATES, finBoxes, withSetup } from './placement.ts';
+import { finSpots } from './spots.ts';
+
+describe('foils', () => {
+  // NACA 0012 ordinates, per cent of chord: Abbott and von Doenhoff, Theory of Wing Sections, 1959, appendix III.
+  it.each([
+    [1.25, 1.894],
+    [2.5, 2.615],
+    [5, 3.555],
+    [10, 4.683],
+    [20, 5.737],
+    [30, 6.002],
+    [40, 5.803],
+    [60, 4.563],
+    [80, 2.623],
+    [95, 0.807],
+  ])('NACA 0012 at %f %% of the chord is %f %%', (share, ordinate) => {
+    expect(100 * nacaHalfThickness(share / 100, 0.12)).toBeCloseTo(ordinate, 2);
+  });
+
+  it('shares the thickness between the faces: both, four to one, one', () => {
+    const symmetric = finFaces('symmetric', 0.3);
+    const eighty = finFaces('eightyTwenty', 0.3);
+    const flat = finFaces('flat', 0.3);
+    expect(symmetric.outer).toBeCloseTo(-symmetric.inner, 12);
+    expect(eighty.outer).toBeCloseTo(-4 * eighty.inner, 12);
+    expect(flat.inner).toBe(0);
+    for (const faces of [eighty, flat]) {
+      expect(faces.outer - faces.inner).toBeCloseTo(symmetric.outer - symmetric.inner, 12);
+    }
+  });
+});
+
+describe('templates', () => {
+  it.each(Object.values(FIN_TEMPLATES))('$name: the closed-form area is that of the drawn plan', (template) => {
+    const plan = finPlan(template, 4000);
+    let twice = 0;
+    plan.forEach((p, i) => {
+      const q = plan[(i + 1) % plan.length];
+      twice += p.x_mm * q.z_mm - q.x_mm * p.z_mm;
+    });
+    expect(Math.abs(twice) / 2 / finArea_mm2(template)).toBeCloseTo(1, 5);
+    const numbers = finNumbers(template);
+    expect(numbers.aspect).toBeGreaterThan(0.3);
+    expect(Math.max(...plan.map((p) => p.z_mm))).toBeCloseTo(template.depth_mm, 9);
+  });
+
+  it('makes closed solids, the other side the mirror of this one', () => {
+    for (const template of Object.values(FIN_TEMPLATES)) {
+      const right = finMesh(template, 1);
+      const left = finMesh(template, -1);
+      expect(meshFaults(right)).toEqual([]);
+      expect(meshFaults(left)).toEqual([]);
+      expect(meshVolume_mm3(left)).toBeCloseTo(meshVolume_mm3(right), 6);
+    }
+  });
+});
+
+describe('placement', () => {
+  it('puts a thruster where common practice has it on a 6 ft board (from memory, no source)', () => {
+    const { boxes } = finBoxes('thruster', 'shortboard', 72 * 25.4);
+    const front = boxes.find((b) => b.role === 'front')!;
+    const centre = boxes.find((b) => b.role === 'centre')!;
+    expect(front.trailingEdge_mm / 25.4).toBeCloseTo(11, 1);
+    expect(centre.trailingEdge_mm / 25.4).toBeGreaterThanOrEqual(3);
+    expect(centre.trailingEdge_mm / 25.4).toBeLessThanOrEqual(3.5);
+    expect(front.inset_mm / 25.4).toBeGreaterThanOrEqual(1.125);
+    expect(front.inset_mm / 25.4).toBeLessThanOrEqual(1.25);
+    expect((Math.sin(front.toe_rad) * front.template.base_mm) / 25.4).toBeCloseTo(0.25, 6);
+    expect((front.cant_rad * 180) / Math.PI).toBeGreaterThanOrEqual(4);
+    expect((front.cant_rad * 180) / Math.PI).toBeLessThanOrEqual(8);
+  });
+
+  it('mirrors left and right in every setup, and draws distances that grow with the board', () => {
+    const short = modelNamed('Slack Water')!;
+    for (const setup of FIN_SETUPS) {
+      const spots = finSpots(shapeOf(withSetup(short, setup)));
+      for (const spot of spots.filter((s) => s.side === 1)) {
+        const other = spots.find((s) => s.side === -1 && s.box === spot.box)!;
+        expect([other.rear.x_mm, -other.rear.y_mm, other.front.x_mm, -other.front.y_mm]).toEqual([
+          spot.rear.x_mm,
+          spot.rear.y_mm,
+          spot.front.x_mm,
+          spot.front.y_mm,
+        ]);
+        expect(Math.abs(spot.front.y_mm)).toBeLessThanOrEqual(Math.abs(spot.rear.y_mm));
+      }
+      const longer = finBoxes(setup, 'shortboard', 2200).boxes;
+      finBoxes(setup, 'shortboard', 1750).boxes.forEach((box, i) => {
+        expect(longer[i].trailingEdge_mm).toBeGreaterThanOrEqual(box.trailingEdge_mm);
+      });
+    }
+  });
+
+  it('keeps what can be kept when the setup changes', () => {
+    const board = modelNamed('Slack Water')!;
+    const moved = {
+      ...board,
+      fins: { ...board.fins, boxes: board.fins.boxes.map((b) => ({ ...b, trailingEdge_mm: b.trailingEdge_mm + 7 })) },
+    };
+    const five = withSetup(moved, 'fiveBox');
+    for (const role of ['front', 'centre'] as const) {
+      const was = moved.fins.boxes.find((b) => b.role === role)!;
+      expect(five.fins.boxes.find((b) => b.role === role)).toEqual(was);
+    }
+    expect(ALSO_SERVES[five.fins.setup as FinSetup]).toEqual(['thruster', 'quad', 'twin', 'twinTrailer']);
+  });
+});
+
+describe('checks', () => {
+  it('finds no trouble on any model', () => {
+    for (const board of models()) expect([board.name, finTroubles(shapeOf(board))]).toEqual([board.name, []]);
+  });
+
+  it.each([
+    ['offBoard', { inset_mm: 0 }],
+    ['nearRail', { inset_mm: 20 }],
+    ['tooThin', { trailingEdge_mm: 12 }],
+  ])('finds a box that is %s', (code, change) => {
+    const board = modelNamed('Slack Water')!;
+    const boxes = board.fins.boxes.map((b) => (b.role === 'front' || code === 'tooThin' ? { ...b, ...change } : b));
+    const found = finTroubles(shapeOf({ ...board, fins: { ...board.fins, boxes } }));
+    expect(found.map((f) => f.code)).toContain(code);
+    for (const trouble of found) expect(trouble.has_mm).toBeLessThan(trouble.needs_mm);
+  });
+
+  it('finds a centre box in the crotch of a swallow, and boxes that meet', () => {
+    const kettle = modelNamed('Kettle')!;
+    const [centre] = finBoxes('single', 'fish', kettle.length_mm).boxes;
+    const inNotch = { ...kettle, fins: { setup: 'single' as const, boxes: [{ ...centre, trailingEdge_mm: 90 }] } };
+    expect(finTroubles(shapeOf(inNotch)).map((f) => f.code)).toContain('inNotch');
+    const board = modelNamed('Penny Step')!;
+    const boxes = board.fins.boxes.map((b) => (b.role === 'rear' ? { ...b, trailingEdge_mm: 260, inset_mm: 32 } : b));
+    expect(finTroubles(shapeOf({ ...board, fins: { ...board.fins, boxes } })).map((f) => f.code)).toContain(
+      'boxesMeet',
+    );
+  });
+
+  it('meets the toe lines where the trigonometry of the base puts them', () => {
+    const shape = shapeOf(modelNamed('Slack Water')!);
+    const [pair] = toeLines(shape);
+    const spot = finSpots(shape).find((s) => s.side === 1)!;
+    const slope = (spot.front.y_mm - spot.rear.y_mm) / (spot.front.x_mm - spot.rear.x_mm);
+    expect(spot.rear.y_mm + slope * (pair.meet_mm - spot.rear.x_mm)).toBeCloseTo(0, 6);
+  });
+});
