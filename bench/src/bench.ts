@@ -1,8 +1,17 @@
 // npm run bench: how fast the core is, beside reference libraries doing the same work in the same run.
-import { ratioTable } from './table.ts';
 import { dragFrame } from './dragFrame.ts';
+import { growth, memoryOverFrames } from './growth.ts';
+import { againstReferences } from './references.ts';
+import { ratioTable } from './table.ts';
 
 console.log(
   `Node ${process.version}. Medians of many runs; the machine is shared, so read the ratios, not the milliseconds.\n`,
 );
+console.log('A frame of a drag');
 ratioTable(await dragFrame());
+for (const { title, rows } of await againstReferences()) {
+  console.log(`\n${title}`);
+  ratioTable(rows);
+}
+console.log(`\nGrowth\n${growth().join('\n')}`);
+console.log(`\nMemory over a long drag\n${memoryOverFrames().join('\n')}`);

@@ -27,7 +27,7 @@ describe('500 boards drawn over the whole parameter space', () => {
   it('give a finite, closed, outward mesh whose volume is the integral within 0.2 %, genus 0 by manifold-3d', async () => {
     for (const board of boards) {
       const shape = shapeOf(board);
-      const fine = meshOf(shape, { stations: 300, ring: 192 });
+      const fine = meshOf(shape, { stations: 150, ring: 192 });
       const faults: string[] = [];
       if (!fine.positions.every(Number.isFinite)) faults.push('a point is lost');
       const off = meshVolume_mm3(fine) / 1e6 / volume_L(shape) - 1;

@@ -30,8 +30,8 @@ export function lowestAt(shape: Shape, x_mm: number): number {
   if (!section || (section.input.bottom.layers.length === 0 && section.edgeZ_mm === 0)) return stringer;
   let lowest = Infinity;
   const from = section.input.notch_mm / section.edgeY_mm;
-  for (let k = 0; k <= 24; k++) {
-    lowest = Math.min(lowest, bottomHeight(section.input.bottom, from + ((1 - from) * k) / 24));
+  for (let k = 0; k <= 12; k++) {
+    lowest = Math.min(lowest, bottomHeight(section.input.bottom, from + ((1 - from) * k) / 12));
   }
   return stringer + lowest;
 }

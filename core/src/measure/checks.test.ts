@@ -5,6 +5,8 @@ import { blended } from '../edit/mix.ts';
 import { scaledToLitres } from '../edit/litres.ts';
 import { thickened, withEqualEnds, withNose } from '../edit/size.ts';
 import { modelNamed, models } from '../models/models.ts';
+import { meshOf } from '../solid/mesh.ts';
+import { judgedByManifold } from '../testing/manifold.ts';
 import { contour } from '../models/recipe.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
 import { finSpots } from '../fins/spots.ts';
@@ -234,8 +236,10 @@ describe('distribution, skin, stations', () => {
     }
   });
 
-  it('the skin agrees with manifold-3d in whole and converges', () => {
+  it('the skin agrees with manifold-3d in whole and converges', async () => {
     const shape = shapeOf(modelNamed('Kettle')!);
+    const judged = await judgedByManifold(meshOf(shape));
+    expect(skinOf(shape).total_mm2 / judged.area_mm2).toBeCloseTo(1, 3);
     const usual = skinOf(shape);
     const fine = skinOf(shape, { stations: 700, ring: 288 });
     expect(Math.abs(usual.total_mm2 / fine.total_mm2 - 1)).toBeLessThan(0.0015);

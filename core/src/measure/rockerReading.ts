@@ -98,7 +98,7 @@ function centreOfFoam(shape: Shape): number {
 function restingLine(shape: Shape): Datum {
   const { length_mm } = shape.board;
   const centre = centreOfFoam(shape);
-  const count = 400;
+  const count = 240;
   const hull: { x: number; z: number }[] = [];
   for (let k = 0; k <= count; k++) {
     const x = (length_mm * k) / count;

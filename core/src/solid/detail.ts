@@ -13,7 +13,7 @@ import { meshStations } from './stations.ts';
 
 /** The coarsest and the finest mesh that is made for a chord error. */
 const COARSEST: MeshDetail = { stations: 24, ring: 24 };
-const FINEST: MeshDetail = { stations: 2400, ring: 768 };
+const FINEST: MeshDetail = { stations: 1600, ring: 768 };
 
 /**
  * The mesh detail whose facets stay within `chord_mm` of the surface, coarsest first: stations by the sag of chords along
@@ -68,37 +68,33 @@ function ringAt(shape: Shape, x_mm: number, samples: number): { y: number; z: nu
   return out;
 }
 
-/** The greatest distance from the middle of a chord between neighbouring stations to the section there. */
+/** Points on each part of a ring that is tried. */
+const SAMPLES = 10;
+
+/** The greatest distance, square to the surface, from the middle of a chord between neighbouring stations to the section there. */
 function sagAlong(shape: Shape, count: number): number {
   const stations = meshStations(shape, count);
   let worst = 0;
-  let before = ringAt(shape, stations[0], 6);
+  let before = ringAt(shape, stations[0], SAMPLES);
   for (let i = 1; i < stations.length; i++) {
-    const here = ringAt(shape, stations[i], 6);
-    const between = ringAt(shape, (stations[i - 1] + stations[i]) / 2, 6);
+    const here = ringAt(shape, stations[i], SAMPLES);
+    const between = before && here ? ringAt(shape, (stations[i - 1] + stations[i]) / 2, SAMPLES) : undefined;
     if (before && here && between) {
-      for (let j = 0; j < here.length; j++) {
-        worst = Math.max(worst, offSurface(between, (before[j].y + here[j].y) / 2, (before[j].z + here[j].z) / 2));
+      for (let j = 1; j + 1 < here.length; j++) {
+        const dy = between[j + 1].y - between[j - 1].y;
+        const dz = between[j + 1].z - between[j - 1].z;
+        const run = stations[i] - stations[i - 1];
+        const across = (here[j].y - before[j].y) * dz - (here[j].z - before[j].z) * dy;
+        const size = Math.sqrt(across * across + run * run * (dy * dy + dz * dz));
+        if (!(size > 0)) continue;
+        const offY = (before[j].y + here[j].y) / 2 - between[j].y;
+        const offZ = (before[j].z + here[j].z) / 2 - between[j].z;
+        worst = Math.max(worst, (run * Math.abs(offZ * dy - offY * dz)) / size);
       }
     }
     before = here;
   }
   return worst;
-}
-
-/** Distance of a point from a ring of points taken as a polyline, in the plane of the section. */
-function offSurface(ring: readonly { y: number; z: number }[], y: number, z: number): number {
-  let nearest = Infinity;
-  for (let j = 1; j < ring.length; j++) {
-    const a = ring[j - 1];
-    const b = ring[j];
-    const dy = b.y - a.y;
-    const dz = b.z - a.z;
-    const size = dy * dy + dz * dz;
-    const t = size > 0 ? Math.min(1, Math.max(0, ((y - a.y) * dy + (z - a.z) * dz) / size)) : 0;
-    nearest = Math.min(nearest, Math.hypot(y - a.y - t * dy, z - a.z - t * dz));
-  }
-  return nearest;
 }
 
 /** The greatest sag of a ring's chords over a spread of stations. */

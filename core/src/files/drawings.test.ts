@@ -1,0 +1,162 @@
+import { describe, expect, it } from '@jest/globals';
+import DxfParser from 'dxf-parser';
+import { svgPathProperties } from 'svg-path-properties';
+import { shapeOf } from '../board/shape.ts';
+import { finArea_mm2 } from '../fins/finShape.ts';
+import { finSpots } from '../fins/spots.ts';
+import { areaSpread_mm2 } from '../measure/distribution.ts';
+import { stringerLineAt } from '../measure/bottomLines.ts';
+import { sectionArea } from '../measure/volume.ts';
+import { modelNamed, models } from '../models/models.ts';
+import { halfBreadthAt, outlinePoints } from '../outline/outline.ts';
+import { DRAWINGS } from './boardDrawings.ts';
+import { drawingToDxf } from './dxf.ts';
+import { boardFromStations, stationsToCsv } from './stationCsv.ts';
+import { drawingToSvg } from './svg.ts';
+import { halfOutlineDrawing } from './templateDrawing.ts';
+
+const style = { kind: 'fraction', denominator: 16 } as const;
+
+interface Polyline {
+  layer: string;
+  shape: boolean;
+  vertices: { x: number; y: number }[];
+}
+
+/** What another program finds in a DXF: its polylines, and the unit it is in. */
+function readDxf(text: string): { polylines: Polyline[]; unit: unknown; texts: string[] } {
+  const parsed = new DxfParser().parseSync(text)!;
+  const entities = parsed.entities as unknown as (Polyline & { type: string; text?: string })[];
+  return {
+    unit: parsed.header.$INSUNITS,
+    polylines: entities.filter((e) => e.type === 'LWPOLYLINE'),
+    texts: entities.filter((e) => e.type === 'TEXT').map((e) => e.text ?? ''),
+  };
+}
+
+function areaOf(points: { x: number; y: number }[]): number {
+  return (
+    Math.abs(
+      points.reduce((sum, p, i) => {
+        const q = points[(i + 1) % points.length];
+        return sum + p.x * q.y - q.x * p.y;
+      }, 0),
+    ) / 2
+  );
+}
+
+describe('DXF', () => {
+  it.each(models().map((b) => b.name))('%s: the outline has the plan area, in mm, closed, on its layer', (name) => {
+    const shape = shapeOf(modelNamed(name)!);
+    const { polylines, unit, texts } = readDxf(drawingToDxf(DRAWINGS.outline.draw(shape, style)));
+    expect(unit).toBe(4);
+    const [outline] = polylines.filter((p) => p.layer === 'outline');
+    expect(outline.shape).toBe(true);
+    expect(Math.abs(areaOf(outline.vertices) / areaSpread_mm2(shape).total - 1)).toBeLessThan(2e-4);
+    expect(texts.length).toBeGreaterThan(6);
+  });
+
+  it('vertices lie on the curves within 0.01 mm: outline, rocker, sections, fins', () => {
+    const shape = shapeOf(modelNamed('Slack Water')!);
+    const half = readDxf(drawingToDxf(halfOutlineDrawing(shape, style))).polylines.find((p) => p.layer === 'outline')!;
+    for (const v of half.vertices.slice(1))
+      expect(Math.abs(v.y - halfBreadthAt(shape.outline, v.x))).toBeLessThan(0.01);
+
+    const rocker = readDxf(drawingToDxf(DRAWINGS.rocker.draw(shape, style))).polylines;
+    const bottom = rocker.find((p) => p.layer === 'bottom')!;
+    const low = Math.min(0, ...rocker.find((p) => p.layer === 'rail')!.vertices.map((v) => v.y));
+    const datum = rocker.find((p) => p.layer === 'datum')!.vertices[0].y;
+    expect(low).toBe(0);
+    for (const v of bottom.vertices) expect(Math.abs(v.y - datum - stringerLineAt(shape, v.x))).toBeLessThan(0.01);
+
+    const sections = readDxf(drawingToDxf(DRAWINGS.sections.draw(shape, style))).polylines.filter(
+      (p) => p.layer === 'sections',
+    );
+    const twelve = sections.find(
+      (p) =>
+        Math.abs(Math.max(...p.vertices.map((v) => v.x)) - Math.min(...p.vertices.map((v) => v.x)) - 14.75 * 25.4) <
+        0.2,
+    )!;
+    expect(areaOf(twelve.vertices) / sectionArea(shape, 304.8)).toBeCloseTo(1, 2);
+
+    const fins = readDxf(drawingToDxf(DRAWINGS.fins.draw(shape, style))).polylines;
+    const bases = fins.filter((p) => p.layer === 'bases');
+    expect(bases).toHaveLength(finSpots(shape).length);
+    for (const base of bases) {
+      const [a, b] = base.vertices;
+      expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeCloseTo(111.76, 2);
+    }
+    const plans = fins.filter((p) => p.layer === 'templates');
+    plans.forEach((plan, i) => {
+      expect(areaOf(plan.vertices) / finArea_mm2(shape.board.fins.boxes[i].template)).toBeCloseTo(1, 2);
+    });
+  });
+});
+
+describe('SVG', () => {
+  it('paths have the length of the curves, by a path library', () => {
+    const shape = shapeOf(modelNamed('Lamplight')!);
+    const svg = drawingToSvg(halfOutlineDrawing(shape, style));
+    const layer = /<g id="outline">\s*<path d="([^"]+)"/.exec(svg)![1];
+    const points = outlinePoints(shape.outline, 8000);
+    let arc = 0;
+    for (let i = 1; i < points.length; i++) {
+      arc += Math.hypot(points[i].x_mm - points[i - 1].x_mm, points[i].y_mm - points[i - 1].y_mm);
+    }
+    expect(new svgPathProperties(layer).getTotalLength() / arc).toBeCloseTo(1, 4);
+  });
+
+  it('every drawing of every model names its layers and stays on its sheet', () => {
+    for (const board of models()) {
+      for (const { draw } of Object.values(DRAWINGS)) {
+        const drawing = draw(shapeOf(board), style);
+        expect(drawing.width_mm).toBeGreaterThan(100);
+        for (const { points } of drawing.lines) {
+          for (const p of points) {
+            if (!(
+              p.x_mm >= -1e-9 &&
+              p.x_mm <= drawing.width_mm + 1e-9 &&
+              p.y_mm >= -1e-9 &&
+              p.y_mm <= drawing.height_mm + 1e-9
+            )) {
+              throw new Error(`${board.name}: ${drawing.title} runs off its sheet`);
+            }
+          }
+        }
+        expect(drawingToSvg(drawing)).toContain(`<g id="${drawing.lines[0].layer}">`);
+      }
+    }
+  });
+});
+
+describe('the station table as CSV', () => {
+  it('written and read again it makes the same board, station for station', () => {
+    for (const board of models()) {
+      const csv = stationsToCsv(board);
+      expect(csv.split('\r\n')[0]).toBe(
+        'from,at_mm,x_mm,width_mm,thickness_mm,stringer_mm,rail_mm,apex_mm,apexShare,crown_mm,tuck_mm,bottom_mm',
+      );
+      const read = boardFromStations(board, csv);
+      expect([board.name, read.ok]).toEqual([board.name, true]);
+      if (!read.ok) continue;
+      const [was, is] = [shapeOf(board), shapeOf(read.board)];
+      for (const x of [304.8, board.length_mm - 304.8, board.length_mm / 2]) {
+        expect(Math.abs(halfBreadthAt(is.outline, x) - halfBreadthAt(was.outline, x))).toBeLessThan(0.5);
+        expect(Math.abs(stringerLineAt(is, x) - stringerLineAt(was, x))).toBeLessThan(0.5);
+      }
+    }
+  });
+
+  it.each([
+    ['', /no columns/],
+    ['a,b\n1,2', /no columns/],
+    ['from,at_mm,width_mm\nbow,12,300', /Line 2/],
+    ['from,at_mm,width_mm\nnose,twelve,300', /Line 2/],
+    ['from,at_mm,width_mm\nnose,304.8,9000', /makes no board/],
+    ['from,at_mm\n', /no columns|no rows/],
+  ])('refuses %j with the reason', (csv, words) => {
+    const read = boardFromStations(modelNamed('Slack Water')!, csv);
+    expect(read.ok).toBe(false);
+    expect(read.ok ? '' : read.reason).toMatch(words);
+  });
+});
