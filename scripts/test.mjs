@@ -1,5 +1,5 @@
 // npm test: installs what tests need, then types, lint, unit tests, build, interface tests. Stops at the first that fails.
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { installChromium } from './chromium.mjs';
 import { build, checkNode, install, mustRun, root, say } from './prepare.mjs';
@@ -21,6 +21,7 @@ mustRun(
 say('Unit tests');
 const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
 const unitFile = join(results, 'unit.json');
 mustRun(
   process.execPath,

@@ -90,6 +90,7 @@ export { planArea_mm2, sectionArea, volume_L } from './measure/volume.ts';
 export { bottomWords, ticketLines, type TicketLine } from './measure/ticket.ts';
 export * from './edit/marks.ts';
 export { joinedOutlines } from './edit/join.ts';
+export * from './edit/parts.ts';
 export { type Held, HOLDABLE, LITRES_MET, scaledToLitres } from './edit/litres.ts';
 export { blended, exaggerated, type Mixed } from './edit/mix.ts';
 export { areaShifted, foilShifted, type Solved, solvedFor } from './edit/shift.ts';

@@ -47,7 +47,7 @@ function verdict(data: unknown, deep: boolean): string | undefined {
 }
 
 describe('bad input', () => {
-  for (const name of ['Two Lanterns', 'Broad Acre', 'Salt Ladder']) {
+  for (const name of ['Two Lanterns', 'Broad Acre']) {
     const board = modelNamed(name)!;
 
     it(`${name}: every number at nothing, NaN, infinite, negative, huge, tiny: a named issue or a sound board`, () => {
@@ -69,11 +69,11 @@ describe('bad input', () => {
     it(`${name}: every number at the ends of its range as the schema has it`, () => {
       const faults: string[] = [];
       for (const path of numberPaths(board)) {
-        for (const value of [0.05, 0.3, 1, 4, 20, 90, 200, 400, 900, 4000]) {
+        for (const value of [0.3, 4, 90, 400, 4000]) {
           for (const sign of [1, -1]) {
             let found: string | undefined;
             try {
-              found = verdict(withValue(board, path, sign * value), value === 20);
+              found = verdict(withValue(board, path, sign * value), value === 90 && sign > 0);
             } catch (error) {
               found = String(error);
             }

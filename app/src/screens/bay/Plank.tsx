@@ -16,6 +16,7 @@ import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { editBoard } from '../../store/shed.ts';
 import { solidClient } from '../../workers/solidClient.ts';
+import { BottomStrips } from './BottomStrips.tsx';
 import { startDrag } from './drag.ts';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
 import { type PlankScale, plankScale } from './scale.ts';
@@ -40,6 +41,7 @@ export function Plank() {
           <Profile scale={scale} />
           <Tape scale={scale} />
           <Marks scale={scale} />
+          {step === 'bottom' && <BottomStrips scale={scale} />}
         </svg>
       )}
     </div>

@@ -58,30 +58,30 @@ export function SectionView() {
         <div className="section-figures" data-testid="section-figures">
           <span>
             <b>
-              <Measure mm={section.input.thickness_mm} />
-            </b>{' '}
-            thick
-          </span>
-          <span>
-            <b>
               <Measure mm={shape.rocker.line.valueAt(hook_mm)} />
             </b>{' '}
             lift
           </span>
           <span>
-            <b>{railRatio(section.input.rail.apex)}</b> rail
-          </span>
-          <span>
             <b>
-              <Measure mm={section.half_mm - section.edgeY_mm} />
+              <Measure mm={section.crown_mm} />
             </b>{' '}
-            tuck
+            crown
           </span>
+          <span>{edgeWords(section)}</span>
           <BottomFigure section={section} />
         </div>
       )}
     </section>
   );
+}
+
+/** How hard the bottom edge is here, in a word. */
+function edgeWords(section: Section): string {
+  const { edge } = section.input.rail;
+  if (edge < 0.1) return 'soft edge';
+  if (edge < 0.35) return 'eased edge';
+  return edge < 0.6 ? 'firm edge' : 'hard edge';
 }
 
 function BottomFigure({ section }: { section: Section }) {
@@ -97,23 +97,31 @@ function BottomFigure({ section }: { section: Section }) {
   );
 }
 
+const EDGES = { left: 58, right: 66, top: 12, foot: 46 };
+
+/** Half the section, stringer at the left, as large as fits; thickness, apex, tuck and the straightedge written on it. */
 function Drawn({ section, width, height }: { section: Section; width: number; height: number }) {
   const points = halfPoints(section);
   const low = Math.min(...points.map((p) => p.z_mm));
   const high = Math.max(...points.map((p) => p.z_mm));
-  const k = Math.min((width - 12) / (2 * section.half_mm), (height - 44) / (high - low));
-  const cx = width / 2;
-  const base = 10 + (high - low) * k + Math.max(0, (height - 44 - (high - low) * k) / 2) * 0.6;
-  const at = (p: SectionPoint, side: number) =>
-    `${(cx + side * p.y_mm * k).toFixed(2)} ${(base - (p.z_mm - low) * k).toFixed(2)}`;
-  const notch = section.input.notch_mm > 0;
-  const right = points.map((p) => at(p, 1));
-  const left = points.map((p) => at(p, -1));
-  const path = notch ? `M${right.join('L')}ZM${left.join('L')}Z` : `M${right.join('L')}L${left.reverse().join('L')}Z`;
-  const half = section.half_mm * k;
-  const y = base + 20;
+  const k = Math.min(
+    (width - EDGES.left - EDGES.right) / section.half_mm,
+    (height - EDGES.top - EDGES.foot) / (high - low),
+  );
+  const x0 = EDGES.left;
+  const room = height - EDGES.top - EDGES.foot - (high - low) * k;
+  const base = EDGES.top + (high - low) * k + Math.max(0, room / 2);
+  const X = (y_mm: number) => x0 + y_mm * k;
+  const Y = (z_mm: number) => base - (z_mm - low) * k;
+  const path = `M${points.map((p) => `${X(p.y_mm).toFixed(2)} ${Y(p.z_mm).toFixed(2)}`).join('L')}Z`;
+  const rail = X(section.half_mm);
+  const edge = X(section.edgeY_mm);
+  const foot = base + 16;
+  const notch = section.input.notch_mm;
+  const { thickness_mm } = section.input;
+  const light = -section.edgeZ_mm;
   return (
-    <svg width={width} height={height} role="img" aria-label="Cross-section, tail toward you">
+    <svg width={width} height={height} role="img" aria-label="Half the cross-section, stringer at the left">
       <defs>
         <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" y1="0" x2="0" y2="7" stroke="var(--on-board-quiet)" strokeWidth="0.7" opacity="0.55" />
@@ -121,23 +129,69 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
       </defs>
       <path d={path} fill="var(--board)" />
       <path d={path} fill="url(#hatch)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
-      {!notch && (
+      {Math.abs(light) > 0.2 && (
         <line
-          x1={cx}
-          x2={cx}
-          y1={base - (section.input.thickness_mm - low) * k}
-          y2={base + low * k}
-          stroke="#a08c63"
-          strokeWidth={4}
+          x1={x0}
+          x2={edge}
+          y1={Y(section.edgeZ_mm)}
+          y2={Y(section.edgeZ_mm)}
+          stroke="var(--coral)"
+          strokeWidth={1.2}
+          strokeDasharray="6 4"
         />
       )}
+      <line
+        x1={rail - 14}
+        x2={rail + 12}
+        y1={Y(section.apex_mm)}
+        y2={Y(section.apex_mm)}
+        stroke="var(--ink)"
+        strokeWidth={1}
+      />
+      <text
+        x={rail + 15}
+        y={Y(section.apex_mm) + 6}
+        fontSize={17}
+        fontWeight={600}
+        fontFamily="var(--serif)"
+        fill="var(--ink)"
+      >
+        {railRatio(section.input.rail.apex)}
+      </text>
+      {notch === 0 && (
+        <g stroke="var(--ink)" strokeWidth={1}>
+          <line x1={x0} x2={x0} y1={Y(thickness_mm)} y2={Y(0)} stroke="#a08c63" strokeWidth={4} />
+          <line x1={x0 - 12} x2={x0 - 12} y1={Y(thickness_mm)} y2={Y(0)} />
+          <line x1={x0 - 17} x2={x0 - 7} y1={Y(thickness_mm)} y2={Y(thickness_mm)} />
+          <line x1={x0 - 17} x2={x0 - 7} y1={Y(0)} y2={Y(0)} />
+        </g>
+      )}
       <g stroke="var(--ink)" strokeWidth={1}>
-        <line x1={cx - half} x2={cx + half} y1={y} y2={y} />
-        <line x1={cx - half} x2={cx - half} y1={y - 6} y2={y + 6} />
-        <line x1={cx + half} x2={cx + half} y1={y - 6} y2={y + 6} />
+        <line x1={x0} x2={rail} y1={foot} y2={foot} />
+        {[x0, edge, rail].map((x) => (
+          <line key={x} x1={x} x2={x} y1={foot - 5} y2={foot + 5} />
+        ))}
       </g>
       <g className="on-paper">
-        <DrawnMeasure mm={2 * section.half_mm} x={cx} y={y + 7} size={20} anchor="middle" />
+        {notch === 0 && (
+          <DrawnMeasure mm={thickness_mm} x={x0 - 20} y={Y(thickness_mm / 2) + 6} size={17} anchor="end" />
+        )}
+        <DrawnMeasure
+          mm={2 * section.half_mm}
+          x={(x0 + edge) / 2}
+          y={foot + 24}
+          size={18}
+          anchor="middle"
+          after="wide"
+        />
+        <DrawnMeasure
+          mm={section.half_mm - section.edgeY_mm}
+          x={rail + 4}
+          y={foot + 24}
+          size={15}
+          anchor="middle"
+          after="tuck"
+        />
       </g>
     </svg>
   );

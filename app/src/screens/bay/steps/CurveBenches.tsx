@@ -5,6 +5,7 @@ import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { MarksTable } from './MarksTable.tsx';
+import { WingsTable } from './WingsTable.tsx';
 
 /** Tells where the marks ask for a hollow that the batten could not avoid. */
 function Hollows({ stretches }: { stretches: [number, number][] }) {
@@ -73,6 +74,7 @@ export function OutlineBench() {
         />
       </div>
       <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />
+      <WingsTable />
       <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
     </section>
   );

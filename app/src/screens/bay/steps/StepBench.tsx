@@ -1,8 +1,10 @@
+import { BottomBench } from './BottomBench.tsx';
 import { useBay } from '../useBay.ts';
+import { FinsBench } from './FinsBench.tsx';
 import { FoilBench, OutlineBench, RockerBench } from './CurveBenches.tsx';
 import { MakeBench } from './MakeBench.tsx';
 import { CheckBench, RideBench, RiderBench } from './PeopleBenches.tsx';
-import { BottomBench, FinsBench, RailsBench } from './ShapeBenches.tsx';
+import { RailsBench } from './RailsBench.tsx';
 
 const BENCHES = {
   rider: RiderBench,

@@ -1,0 +1,108 @@
+import { type BottomLayer, LAYER_WORDS, stationOfMark, withDepthMark } from '@june-tide/core';
+import type { KeyboardEvent } from 'react';
+import { nudgeOf } from '../../parts/LengthField.tsx';
+import { useLengthStyle } from '../../parts/Measure.tsx';
+import { editBoard } from '../../store/shed.ts';
+import { startDrag } from './drag.ts';
+import type { PlankScale } from './scale.ts';
+import { useBay } from './useBay.ts';
+
+/** Depths are drawn so much larger than they are: a quarter inch is a hand's width on the plank. */
+const DRAWN_LARGER = 12;
+const MOST_SHOWN = 4;
+
+/**
+ * The bottom's contours as strips along the board, each as deep as the contour is there. Marks are pulled along the board
+ * and up and down; arrow keys do the same.
+ */
+export function BottomStrips({ scale }: { scale: PlankScale }) {
+  const { record } = useBay();
+  const layers = record.board.bottom.layers.slice(0, MOST_SHOWN);
+  const span = Math.min(110, (record.board.outline.width_mm / 2) * scale.k * 0.9);
+  return (
+    <g>
+      {layers.map((layer, i) => (
+        <Strip
+          key={i}
+          index={i}
+          layer={layer}
+          scale={scale}
+          y={scale.centre + 14 + (span * (i + 0.2)) / Math.max(2, layers.length)}
+        />
+      ))}
+    </g>
+  );
+}
+
+function Strip({ index, layer, scale, y }: { index: number; layer: BottomLayer; scale: PlankScale; y: number }) {
+  const { record, shape, moveHook } = useBay();
+  const style = useLengthStyle();
+  const name = LAYER_WORDS[layer.kind];
+  const k = scale.k * DRAWN_LARGER;
+  const marks = layer.depths
+    .map((mark, i) => ({ mark, i, x_mm: stationOfMark(mark, shape.anchors) }))
+    .sort((a, b) => a.x_mm - b.x_mm);
+  const at = (m: (typeof marks)[number]) =>
+    `${scale.x(m.x_mm).toFixed(1)} ${(y + m.mark.value_mm * k * 0.5).toFixed(1)}`;
+  const first = scale.x(marks[0].x_mm);
+  const last = scale.x(marks[marks.length - 1].x_mm);
+  const set = (mark: number, change: { value_mm?: number; x_mm?: number }, key: string) =>
+    editBoard(record.id, `${name} pulled`, (b) => withDepthMark(b, index, mark, change), key);
+  return (
+    <g opacity={layer.off ? 0.35 : 1}>
+      <path
+        d={`M${first} ${y}L${marks.map(at).join('L')}L${last} ${y}Z`}
+        fill="var(--sea)"
+        fillOpacity={0.28}
+        stroke="var(--sea-text)"
+        strokeWidth={1.5}
+      />
+      <text x={(first + last) / 2} y={y - 4} fontSize={14} className="drawn" textAnchor="middle" fontStyle="italic">
+        {name}
+      </text>
+      {marks.map(({ mark, i, x_mm }) => {
+        const onKey = (event: KeyboardEvent) => {
+          const nudge = nudgeOf(style, event);
+          const along = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+          const deep = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+          if (along !== 0) set(i, { x_mm: x_mm + along * 4 * nudge }, `key:along${index}.${i}`);
+          else if (deep !== 0) set(i, { value_mm: mark.value_mm + (deep * nudge) / 2 }, `key:deep${index}.${i}`);
+          else return;
+          event.preventDefault();
+          event.stopPropagation();
+        };
+        return (
+          <g
+            key={i}
+            role="slider"
+            tabIndex={0}
+            className="mark"
+            aria-label={`${name}, depth mark ${i + 1}`}
+            aria-valuenow={Math.round(mark.value_mm * 10) / 10}
+            aria-valuemin={-40}
+            aria-valuemax={40}
+            data-depth={`${index}.${i}`}
+            onFocus={() => moveHook(x_mm)}
+            onKeyDown={onKey}
+            onPointerDown={(event) => {
+              event.currentTarget.focus();
+              startDrag(event, {
+                onMove: (dx, dy, key) =>
+                  set(
+                    i,
+                    Math.abs(dx) > Math.abs(dy)
+                      ? { x_mm: Math.min(record.board.length_mm, Math.max(0, x_mm + dx / scale.k)) }
+                      : { value_mm: Math.round((mark.value_mm + dy / (k * 0.5)) * 10) / 10 },
+                    key,
+                  ),
+              });
+            }}
+          >
+            <circle className="grab" cx={scale.x(x_mm)} cy={y + mark.value_mm * k * 0.5} r={16} />
+            <circle className="ring" cx={scale.x(x_mm)} cy={y + mark.value_mm * k * 0.5} r={5} />
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,240 @@
+import { Button, InputNumber, Select, Switch } from 'antd';
+import { CloseOutlined } from '@ant-design/icons';
+import { useState } from 'react';
+import {
+  BOTTOM_PRESETS,
+  type BottomLayer,
+  LAYER_KINDS,
+  LAYER_WORDS,
+  MOST_LAYERS,
+  stationOfMark,
+  withBottomPreset,
+  withDepthMark,
+  withLayer,
+  withLayerDepth,
+  withLayerSwitched,
+  withNewDepthMark,
+  withNewLayer,
+  withoutDepthMark,
+  withoutLayer,
+} from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { Measure } from '../../../parts/Measure.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+const DEEPEST_mm = 40;
+
+/** Contours in the order they were laid, each with its depth and width; the one in hand opens to its depth marks. */
+export function BottomBench() {
+  const { record } = useBay();
+  const { layers } = record.board.bottom;
+  const [held, hold] = useState(0);
+  const inHand = layers[held] ? held : 0;
+  const preset = Object.entries(BOTTOM_PRESETS).find(([, p]) => sameKinds(p.layers(), layers))?.[0];
+  return (
+    <section aria-label="Bottom">
+      <div className="head tools">
+        <h2>Bottom</h2>
+        <Select
+          aria-label="A usual bottom to begin from"
+          size="small"
+          style={{ width: 166 }}
+          value={preset ?? 'own'}
+          options={[
+            ...Object.entries(BOTTOM_PRESETS).map(([value, p]) => ({ value, label: p.words })),
+            ...(preset ? [] : [{ value: 'own', label: 'Your own' }]),
+          ]}
+          onChange={(name) => {
+            const chosen = BOTTOM_PRESETS[name];
+            if (chosen) editBoard(record.id, `${chosen.words.toLowerCase()} bottom`, (b) => withBottomPreset(b, name));
+          }}
+        />
+        <Select
+          aria-label="Add a contour"
+          size="small"
+          style={{ width: 128 }}
+          value={null}
+          placeholder="Add a contour"
+          disabled={layers.length >= MOST_LAYERS}
+          options={LAYER_KINDS.map((value) => ({ value, label: capital(LAYER_WORDS[value]) }))}
+          onChange={(kind) => {
+            if (!kind) return;
+            editBoard(record.id, `${LAYER_WORDS[kind]} added`, (b) => withNewLayer(b, kind));
+            hold(layers.length);
+          }}
+        />
+      </div>
+      {layers.length === 0 ? (
+        <p className="quiet">Flat all over. Begin from a usual bottom, or add a contour.</p>
+      ) : (
+        <table className="marks">
+          <thead>
+            <tr>
+              <th scope="col">Contour</th>
+              <th scope="col" className="num">
+                Deepest
+              </th>
+              <th scope="col" className="num">
+                Width
+              </th>
+              <th scope="col">On</th>
+              <th scope="col">
+                <span className="visually-hidden">Take off</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {layers.map((layer, i) => (
+              <LayerRow key={i} index={i} layer={layer} held={i === inHand} onHold={() => hold(i)} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {layers[inHand] && <DepthMarks index={inHand} layer={layers[inHand]} />}
+    </section>
+  );
+}
+
+const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
+
+function sameKinds(a: readonly { kind: string }[], b: readonly { kind: string }[]): boolean {
+  return a.length === b.length && a.every((layer, i) => layer.kind === b[i].kind);
+}
+
+interface LayerRowProps {
+  index: number;
+  layer: BottomLayer;
+  held: boolean;
+  onHold: () => void;
+}
+
+function LayerRow({ index, layer, held, onHold }: LayerRowProps) {
+  const { record } = useBay();
+  const name = LAYER_WORDS[layer.kind];
+  const deepest = Math.max(...layer.depths.map((mark) => Math.abs(mark.value_mm)));
+  const step = (what: string, change: Parameters<typeof editBoard>[2], merge?: string) =>
+    editBoard(record.id, what, change, merge);
+  return (
+    <tr className={held ? 'held' : ''} onFocus={onHold} onClick={onHold}>
+      <th scope="row">
+        {capital(name)}
+        {layer.kind === 'channels' && (
+          <InputNumber
+            aria-label="Channels a side"
+            size="small"
+            min={1}
+            max={6}
+            value={layer.count ?? 2}
+            style={{ width: 52, marginLeft: 8 }}
+            onChange={(count) => {
+              if (typeof count === 'number') step('number of channels', (b) => withLayer(b, index, { count }));
+            }}
+          />
+        )}
+      </th>
+      <td className="num">
+        <LengthField
+          small
+          label={`Depth of ${name}`}
+          value_mm={deepest}
+          onChange={(depth, nudge) =>
+            depth >= 0 && depth <= DEEPEST_mm
+              ? step(
+                  `depth of ${name}`,
+                  (b) => withLayerDepth(b, index, depth),
+                  nudge ? `field:layer${index}` : undefined,
+                )
+              : {
+                  ok: false,
+                  issues: [{ code: 'depth', path: '', words: 'a contour is between nothing and 1 1/2 in deep' }],
+                }
+          }
+        />
+      </td>
+      <td className="num">
+        <InputNumber
+          aria-label={`Width of ${name}`}
+          size="small"
+          min={5}
+          max={100}
+          step={5}
+          suffix="%"
+          style={{ width: 76 }}
+          value={Math.round(layer.width * 100)}
+          onChange={(width) => {
+            if (typeof width === 'number') {
+              step(`width of ${name}`, (b) => withLayer(b, index, { width: width / 100 }), `width:${index}`);
+            }
+          }}
+        />
+      </td>
+      <td>
+        <Switch
+          size="small"
+          aria-label={`${capital(name)} on`}
+          checked={layer.off !== true}
+          onChange={(on) => step(`${name} ${on ? 'on' : 'off'}`, (b) => withLayerSwitched(b, index, on))}
+        />
+      </td>
+      <td>
+        <Button
+          type="text"
+          size="small"
+          aria-label={`Take off the ${name}`}
+          icon={<CloseOutlined aria-hidden />}
+          onClick={() => step(`${name} taken off`, (b) => withoutLayer(b, index))}
+        />
+      </td>
+    </tr>
+  );
+}
+
+/** Depths along one contour, nose to tail. The same marks can be pulled on the plank. */
+function DepthMarks({ index, layer }: { index: number; layer: BottomLayer }) {
+  const { record, shape, hook_mm, moveHook } = useBay();
+  const name = LAYER_WORDS[layer.kind];
+  const marks = layer.depths
+    .map((mark, i) => ({ mark, i, x: stationOfMark(mark, shape.anchors) }))
+    .sort((a, b) => b.x - a.x);
+  return (
+    <div className="depths" role="group" aria-label={`Depths of the ${name}`}>
+      {marks.map(({ mark, i, x }) => (
+        <span key={i} className="depth" onFocus={() => moveHook(Math.min(x, record.board.length_mm))}>
+          <span className="quiet">
+            <Measure mm={x} />
+          </span>
+          <LengthField
+            small
+            label={`${capital(name)}, depth ${i + 1}`}
+            value_mm={mark.value_mm}
+            onChange={(value_mm, nudge) =>
+              editBoard(
+                record.id,
+                `depth of ${name}`,
+                (b) => withDepthMark(b, index, i, { value_mm }),
+                nudge ? `field:depth${index}.${i}` : undefined,
+              )
+            }
+          />
+          {marks.length > 1 && (
+            <Button
+              type="text"
+              size="small"
+              aria-label={`Take off depth ${i + 1} of the ${name}`}
+              icon={<CloseOutlined aria-hidden />}
+              onClick={() => editBoard(record.id, `depth mark of ${name} off`, (b) => withoutDepthMark(b, index, i))}
+            />
+          )}
+        </span>
+      ))}
+      <Button
+        size="small"
+        disabled={marks.length >= 12 || marks.some(({ x }) => Math.abs(x - hook_mm) < 20)}
+        onClick={() => editBoard(record.id, `depth mark of ${name}`, (b) => withNewDepthMark(b, index, hook_mm))}
+      >
+        Depth at the hook
+      </Button>
+    </div>
+  );
+}

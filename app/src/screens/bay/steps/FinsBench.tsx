@@ -1,0 +1,193 @@
+import { InputNumber, Select } from 'antd';
+import {
+  ALSO_SERVES,
+  FIN_SETUPS,
+  FIN_TEMPLATES,
+  type FinBox,
+  finArea_mm2,
+  finTroubles,
+  SETUP_WORDS,
+  toeLines,
+  withFinBox,
+  withSetup,
+} from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { Measure } from '../../../parts/Measure.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+const ROLE_WORDS = { centre: 'Centre', front: 'Front pair', rear: 'Rear pair' } as const;
+const FOIL_WORDS = { flat: 'flat inside', eightyTwenty: '80/20', symmetric: 'symmetric' } as const;
+const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
+
+/** The setup, each box with its distances and fin, what the foam says of them, and what else the boxes serve as. */
+export function FinsBench() {
+  const { record, shape } = useBay();
+  const { board } = record;
+  const troubles = finTroubles(shape);
+  const [toe] = toeLines(shape);
+  const also = ALSO_SERVES[board.fins.setup];
+  return (
+    <section aria-label="Fins">
+      <div className="head tools">
+        <h2>Fins</h2>
+        <Select
+          aria-label="Fin setup"
+          size="small"
+          value={board.fins.setup}
+          style={{ width: 150 }}
+          options={FIN_SETUPS.map((value) => ({ value, label: capital(SETUP_WORDS[value]) }))}
+          onChange={(setup) => editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => withSetup(b, setup))}
+        />
+        {also.length > 0 && <span className="quiet">also {also.map((setup) => SETUP_WORDS[setup]).join(', ')}</span>}
+      </div>
+      <table className="marks">
+        <thead>
+          <tr>
+            <th scope="col">Fin</th>
+            <th scope="col" className="num">
+              From tail
+            </th>
+            <th scope="col" className="num">
+              From rail
+            </th>
+            <th scope="col" className="num">
+              Toe
+            </th>
+            <th scope="col" className="num">
+              Cant
+            </th>
+          </tr>
+        </thead>
+        {board.fins.boxes.map((box, i) => (
+          <BoxRows key={i} index={i} box={box} />
+        ))}
+      </table>
+      {troubles.map((trouble) => (
+        <p key={`${trouble.code}${trouble.box}`} role="status" className="trouble">
+          {ROLE_WORDS[board.fins.boxes[trouble.box].role]}: {trouble.words}. There is <Measure mm={trouble.has_mm} />,
+          it wants <Measure mm={trouble.needs_mm} />.
+        </p>
+      ))}
+      <p className="quiet" style={{ margin: '6px 0 0' }}>
+        To the trailing edge of the base, along the stringer.
+        {toe && (
+          <>
+            {' '}
+            Toe lines meet <Measure mm={Math.abs(toe.fromNose_mm)} />{' '}
+            {toe.fromNose_mm > 0 ? 'behind the nose' : 'ahead of the nose'}.
+          </>
+        )}
+      </p>
+    </section>
+  );
+}
+
+function BoxRows({ index, box }: { index: number; box: FinBox }) {
+  const { record } = useBay();
+  const name = ROLE_WORDS[box.role];
+  const low = name.toLowerCase();
+  const base = box.template.base_mm;
+  const set = (what: string, change: Partial<FinBox>, merge?: string) =>
+    editBoard(record.id, `${low} ${what}`, (b) => withFinBox(b, index, change), merge);
+  const chosen = Object.entries(FIN_TEMPLATES).find(([, t]) => t.name === box.template.name);
+  return (
+    <tbody>
+      <tr>
+        <th scope="row">{name}</th>
+        <td className="num">
+          <LengthField
+            small
+            label={`${name} from tail`}
+            value_mm={box.trailingEdge_mm}
+            onChange={(trailingEdge_mm, nudge) =>
+              set('from tail', { trailingEdge_mm }, nudge ? `field:fin${index}` : undefined)
+            }
+          />
+        </td>
+        <td className="num">
+          {box.role === 'centre' ? (
+            <span className="quiet">stringer</span>
+          ) : (
+            <LengthField
+              small
+              label={`${name} from rail`}
+              value_mm={box.inset_mm}
+              onChange={(inset_mm, nudge) => set('from rail', { inset_mm }, nudge ? `field:inset${index}` : undefined)}
+            />
+          )}
+        </td>
+        <td className="num">
+          {box.role !== 'centre' && (
+            <LengthField
+              small
+              label={`${name} toe over the base`}
+              value_mm={Math.sin(box.toe_rad) * base}
+              onChange={(toe_mm, nudge) =>
+                Math.abs(toe_mm) <= base / 5
+                  ? set('toe', { toe_rad: Math.asin(toe_mm / base) }, nudge ? `field:toe${index}` : undefined)
+                  : { ok: false, issues: [{ code: 'toe', path: '', words: 'toe is at most a fifth of the base' }] }
+              }
+            />
+          )}
+        </td>
+        <td className="num">
+          {box.role !== 'centre' && (
+            <InputNumber
+              aria-label={`${name} cant`}
+              size="small"
+              min={-10}
+              max={25}
+              suffix="°"
+              style={{ width: 62 }}
+              value={Math.round((box.cant_rad * 180) / Math.PI)}
+              onChange={(cant) => {
+                if (typeof cant === 'number') set('cant', { cant_rad: (cant * Math.PI) / 180 }, `cant${index}`);
+              }}
+            />
+          )}
+        </td>
+      </tr>
+      <tr className="under">
+        <td colSpan={5}>
+          <Select
+            aria-label={`${name} template`}
+            size="small"
+            style={{ width: 142 }}
+            value={chosen?.[0] ?? 'own'}
+            options={[
+              ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),
+              ...(chosen ? [] : [{ value: 'own', label: box.template.name }]),
+            ]}
+            onChange={(key) => {
+              const template = Object.entries(FIN_TEMPLATES).find(([k]) => k === key)?.[1];
+              if (template) set('template', { template });
+            }}
+          />
+          <span className="quiet"> base </span>
+          <LengthField
+            small
+            label={`${name} base`}
+            value_mm={base}
+            onChange={(base_mm, nudge) =>
+              set('base', { template: { ...box.template, base_mm } }, nudge ? `field:base${index}` : undefined)
+            }
+          />
+          <span className="quiet"> deep </span>
+          <LengthField
+            small
+            label={`${name} depth`}
+            value_mm={box.template.depth_mm}
+            onChange={(depth_mm, nudge) =>
+              set('depth', { template: { ...box.template, depth_mm } }, nudge ? `field:deep${index}` : undefined)
+            }
+          />
+          <span className="quiet">
+            {' '}
+            {(finArea_mm2(box.template) / 645.16).toFixed(1)} sq in, {FOIL_WORDS[box.template.foil]}
+          </span>
+        </td>
+      </tr>
+    </tbody>
+  );
+}

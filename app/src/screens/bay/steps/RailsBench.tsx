@@ -1,0 +1,217 @@
+import { Button, InputNumber, Select } from 'antd';
+import { CloseOutlined } from '@ant-design/icons';
+import { useState } from 'react';
+import {
+  type Board,
+  RAIL_PRESETS,
+  type RailPresetName,
+  railRatio,
+  type RailStation,
+  railStation,
+  stationOfMark,
+  withNewRail,
+  withoutRail,
+  withRail,
+  withRailEverywhere,
+} from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+const PRESET_NAMES = Object.keys(RAIL_PRESETS) as RailPresetName[];
+const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide' } as const;
+
+/** The preset a station still is, if it was not changed by hand. */
+function presetOf(station: RailStation): RailPresetName | undefined {
+  return PRESET_NAMES.find((name) => {
+    const preset = RAIL_PRESETS[name];
+    return preset.apex === station.apex && preset.fullness === station.fullness && preset.edge === station.edge;
+  });
+}
+
+/** Stations along the board, each with its rail; the one in hand opens to all its numbers. */
+export function RailsBench() {
+  const { record, moveHook, shape, hook_mm } = useBay();
+  const { rails } = record.board;
+  const [held, hold] = useState(0);
+  const inHand = rails.stations[held] ? held : 0;
+  const x = (station: RailStation) => stationOfMark(station, shape.anchors);
+  const order = rails.stations
+    .map((station, index) => ({ station, index }))
+    .sort((a, b) => x(b.station) - x(a.station));
+  const edge = (name: string, change: Partial<Board['rails']['tailEdge']>, merge?: string) =>
+    editBoard(
+      record.id,
+      name,
+      (b) => ({ ...b, rails: { ...b.rails, tailEdge: { ...b.rails.tailEdge, ...change } } }),
+      merge,
+    );
+  return (
+    <section aria-label="Rails">
+      <div className="head">
+        <h2>Rails</h2>
+        <span className="quiet">deck : bottom; between stations they blend</span>
+      </div>
+      <table className="marks">
+        <thead>
+          <tr>
+            <th scope="col">Station</th>
+            <th scope="col">Rail</th>
+            <th scope="col" className="num">
+              Tuck
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Take off</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {order.map(({ station, index }) => {
+            const name = stationName(station);
+            const preset = presetOf(station);
+            return (
+              <tr
+                key={index}
+                className={index === inHand ? 'held' : ''}
+                onFocus={() => {
+                  hold(index);
+                  moveHook(x(station));
+                }}
+              >
+                <th scope="row">{name}</th>
+                <td>
+                  <Select
+                    aria-label={`Rail, ${name}`}
+                    size="small"
+                    style={{ width: 142 }}
+                    value={preset ?? 'own'}
+                    options={[
+                      ...PRESET_NAMES.map((value) => ({ value, label: RAIL_PRESETS[value].words })),
+                      ...(preset ? [] : [{ value: 'own' as const, label: `${railRatio(station.apex)}, by hand` }]),
+                    ]}
+                    onChange={(value) => {
+                      const chosen = PRESET_NAMES.find((entry) => entry === value);
+                      if (!chosen) return;
+                      const next = railStation(chosen, station.from, station.at_mm);
+                      editBoard(record.id, `rail, ${name}`, (b) => withRail(b, index, next));
+                    }}
+                  />
+                </td>
+                <td className="num">
+                  <LengthField
+                    small
+                    label={`Tuck, ${name}`}
+                    value_mm={station.tuck_mm}
+                    onChange={(tuck_mm, nudge) =>
+                      editBoard(
+                        record.id,
+                        `tuck, ${name}`,
+                        (b) => withRail(b, index, { tuck_mm }),
+                        nudge ? `field:tuck${index}` : undefined,
+                      )
+                    }
+                  />
+                </td>
+                <td>
+                  {rails.stations.length > 1 && (
+                    <Button
+                      type="text"
+                      size="small"
+                      aria-label={`Take off the rail ${name}`}
+                      icon={<CloseOutlined aria-hidden />}
+                      onClick={() => editBoard(record.id, `rail ${name} off`, (b) => withoutRail(b, index))}
+                    />
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <InHand index={inHand} station={rails.stations[inHand]} />
+      <div className="row-of-tools">
+        <Button
+          size="small"
+          disabled={rails.stations.length >= 12 || rails.stations.some((s) => Math.abs(x(s) - hook_mm) < 20)}
+          onClick={() => {
+            editBoard(record.id, 'new rail station', (b) => withNewRail(b, hook_mm));
+            hold(rails.stations.length);
+          }}
+        >
+          Set a rail at the hook
+        </Button>
+        <Button
+          size="small"
+          disabled={rails.stations.length < 2}
+          onClick={() => editBoard(record.id, 'one rail all along', (b) => withRailEverywhere(b, inHand))}
+        >
+          All as {stationName(rails.stations[inHand])}
+        </Button>
+      </div>
+      <div className="row-of-tools">
+        <span>Hard edge</span>
+        <LengthField
+          small
+          label="Hard edge from the tail"
+          value_mm={rails.tailEdge.length_mm}
+          onChange={(length_mm, nudge) => edge('hard edge', { length_mm }, nudge ? 'field:edge' : undefined)}
+        />
+        <span className="quiet">from the tail, fading over</span>
+        <LengthField
+          small
+          label="Edge fading over"
+          value_mm={rails.tailEdge.fade_mm}
+          onChange={(fade_mm, nudge) => edge('edge fade', { fade_mm }, nudge ? 'field:fade' : undefined)}
+        />
+      </div>
+    </section>
+  );
+}
+
+function stationName(station: RailStation): string {
+  if (station.from === 'wide' && station.at_mm === 0) return 'Wide point';
+  if (station.from === 'centre' && station.at_mm === 0) return 'Centre';
+  return `${(station.at_mm / 25.4).toFixed(0)} in ${PLACES[station.from]}`;
+}
+
+/** The numbers of one rail that presets stand for. */
+function InHand({ index, station }: { index: number; station: RailStation }) {
+  const { record } = useBay();
+  const name = stationName(station);
+  const set = (what: string, change: Partial<RailStation>) =>
+    editBoard(record.id, `${what}, ${name}`, (b) => withRail(b, index, change), `rail:${what}${index}`);
+  const percent = (what: string, words: string, value: number, low: number, high: number, key: keyof RailStation) => (
+    <label className="mini">
+      {words}
+      <InputNumber
+        size="small"
+        aria-label={`${what}, ${name}`}
+        min={low}
+        max={high}
+        step={5}
+        suffix="%"
+        value={Math.round(value * 100)}
+        onChange={(next) => {
+          if (typeof next === 'number') set(what, { [key]: next / 100 });
+        }}
+        style={{ width: 78 }}
+      />
+    </label>
+  );
+  return (
+    <div className="in-hand" role="group" aria-label={`Rail in hand, ${name}`}>
+      {percent('Apex', 'apex', station.apex, 10, 75, 'apex')}
+      {percent('Fullness', 'full', station.fullness, 0, 100, 'fullness')}
+      {percent('Edge', 'hard', station.edge, 0, 100, 'edge')}
+      <label className="mini">
+        edge radius
+        <LengthField
+          small
+          label={`Edge radius, ${name}`}
+          value_mm={station.edgeRadius_mm}
+          onChange={(edgeRadius_mm) => set('Edge radius', { edgeRadius_mm })}
+        />
+      </label>
+    </div>
+  );
+}

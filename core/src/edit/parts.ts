@@ -1,0 +1,160 @@
+import type { Board, BottomLayer, FinBox, LayerKind, RailStation, Wing } from '../board/document.ts';
+import { shapeOf } from '../board/shape.ts';
+import { anchorsOf, distanceFrom, stationOfMark } from '../board/station.ts';
+import { blendAt, blendThrough } from '../curve/blend.ts';
+import { railAt } from '../rails/rails.ts';
+import { INCH_mm } from '../units/length.ts';
+
+/** Changes of the parts that come in lists: wings, rail stations, bottom layers, fin boxes. All hold everything else. */
+
+function changedAt<T>(list: readonly T[], index: number, change: Partial<T>): T[] {
+  if (!(index in list)) throw new RangeError(`edit of parts: there is no entry ${index}`);
+  return list.map((entry, i) => (i === index ? { ...entry, ...change } : entry));
+}
+
+const without = <T>(list: readonly T[], index: number): T[] => list.filter((_, i) => i !== index);
+
+/** Most wings a side. */
+export const MOST_WINGS = 3;
+
+export function withWing(board: Board, index: number, change: Partial<Wing>): Board {
+  return { ...board, outline: { ...board.outline, wings: changedAt(board.outline.wings, index, change) } };
+}
+
+export function withoutWing(board: Board, index: number): Board {
+  return { ...board, outline: { ...board.outline, wings: without(board.outline.wings, index) } };
+}
+
+/** A new wing of ordinary size, 10 in up, or half way to the tail from the last one. Unchanged when there are three. */
+export function withNewWing(board: Board): Board {
+  const { wings } = board.outline;
+  if (wings.length >= MOST_WINGS) return board;
+  const lowest = Math.min(...wings.map((wing) => wing.fromTail_mm));
+  const fromTail_mm = wings.length === 0 ? 10 * INCH_mm : lowest / 2;
+  const wing: Wing = { fromTail_mm, depth_mm: 0.25 * INCH_mm, length_mm: 0.25 * INCH_mm, raised: 0 };
+  return { ...board, outline: { ...board.outline, wings: [...wings, wing] } };
+}
+
+export function withRail(board: Board, index: number, change: Partial<RailStation>): Board {
+  return { ...board, rails: { ...board.rails, stations: changedAt(board.rails.stations, index, change) } };
+}
+
+/** Takes a rail station away; the last one stays. */
+export function withoutRail(board: Board, index: number): Board {
+  if (board.rails.stations.length <= 1) return board;
+  return { ...board, rails: { ...board.rails, stations: without(board.rails.stations, index) } };
+}
+
+/** A rail station at x with the rail as it is there, so that nothing changes until it is changed. */
+export function withNewRail(board: Board, x_mm: number): Board {
+  const shape = shapeOf(board);
+  const from = x_mm > board.length_mm / 2 ? 'nose' : 'tail';
+  const plain = { ...shape.rails, document: { ...board.rails, tailEdge: { ...board.rails.tailEdge, length_mm: 0 } } };
+  const rail = railAt(plain, x_mm);
+  const station: RailStation = { from, at_mm: distanceFrom(from, x_mm, anchorsOf(board)), ...rail };
+  return { ...board, rails: { ...board.rails, stations: [...board.rails.stations, station] } };
+}
+
+/** Gives every station the rail of one: the same section all along. */
+export function withRailEverywhere(board: Board, index: number): Board {
+  const { from: _from, at_mm: _at, ...rail } = board.rails.stations[index];
+  return {
+    ...board,
+    rails: { ...board.rails, stations: board.rails.stations.map((station) => ({ ...station, ...rail })) },
+  };
+}
+
+function withLayers(board: Board, layers: BottomLayer[]): Board {
+  return { ...board, bottom: { layers } };
+}
+
+export function withLayer(board: Board, index: number, change: Partial<BottomLayer>): Board {
+  return withLayers(board, changedAt(board.bottom.layers, index, change));
+}
+
+export function withoutLayer(board: Board, index: number): Board {
+  return withLayers(board, without(board.bottom.layers, index));
+}
+
+/** Switches a contour off, to see what it does, or on again. */
+export function withLayerSwitched(board: Board, index: number, on: boolean): Board {
+  const { off: _off, ...layer } = board.bottom.layers[index];
+  const switched: BottomLayer = on ? layer : { ...layer, off: true };
+  return withLayers(
+    board,
+    board.bottom.layers.map((entry, i) => (i === index ? switched : entry)),
+  );
+}
+
+/** Where each contour usually runs, as shares of the length from the tail, and its usual depth in inches. CP, from memory. */
+const USUAL_RUN: Readonly<Record<LayerKind, { from: number; to: number; depth: number; width: number }>> = {
+  single: { from: 0.12, to: 0.85, depth: 0.18, width: 1 },
+  narrow: { from: 0.2, to: 0.8, depth: 0.16, width: 0.6 },
+  double: { from: 0.03, to: 0.42, depth: 0.1, width: 1 },
+  triple: { from: 0.15, to: 0.75, depth: 0.1, width: 1 },
+  vee: { from: 0, to: 0.32, depth: 0.14, width: 1 },
+  roll: { from: 0, to: 0.5, depth: 0.16, width: 1 },
+  teardrop: { from: 0.66, to: 0.97, depth: 0.18, width: 0.8 },
+  channels: { from: 0, to: 0.36, depth: 0.16, width: 0.85 },
+  bevel: { from: 0.3, to: 0.92, depth: 0.2, width: 0.22 },
+};
+
+/** Most contours on one bottom. */
+export const MOST_LAYERS = 8;
+
+/** A contour of a kind where it usually runs, at a usual depth, fading in and out. Unchanged when there are eight. */
+export function withNewLayer(board: Board, kind: LayerKind): Board {
+  if (board.bottom.layers.length >= MOST_LAYERS) return board;
+  const { from, to, depth, width } = USUAL_RUN[kind];
+  const anchors = anchorsOf(board);
+  const mark = (share: number, value_mm: number) => {
+    const x = share * board.length_mm;
+    const tied = x > board.length_mm / 2 ? ('nose' as const) : ('tail' as const);
+    return { from: tied, at_mm: distanceFrom(tied, x, anchors), value_mm };
+  };
+  const toTail = from === 0;
+  const middle = (from + to) / 2;
+  const layer: BottomLayer = {
+    kind,
+    width,
+    depths: [mark(from, toTail ? 0.8 * depth * INCH_mm : 0), mark(middle, depth * INCH_mm), mark(to, 0)],
+    ...(kind === 'channels' ? { count: 2 } : {}),
+  };
+  return withLayers(board, [...board.bottom.layers, layer]);
+}
+
+/** Changes one depth mark of one contour: its depth, or its place. */
+export function withDepthMark(
+  board: Board,
+  layer: number,
+  mark: number,
+  change: { value_mm?: number; x_mm?: number },
+): Board {
+  const before = board.bottom.layers[layer].depths[mark];
+  const at_mm = change.x_mm === undefined ? before.at_mm : distanceFrom(before.from, change.x_mm, anchorsOf(board));
+  const depths = changedAt(board.bottom.layers[layer].depths, mark, {
+    at_mm,
+    value_mm: change.value_mm ?? before.value_mm,
+  });
+  return withLayer(board, layer, { depths });
+}
+
+/** A depth mark at x with the depth as it is there. */
+export function withNewDepthMark(board: Board, layer: number, x_mm: number): Board {
+  const anchors = anchorsOf(board);
+  const { depths } = board.bottom.layers[layer];
+  const blend = blendThrough(depths.map((m) => ({ x_mm: stationOfMark(m, anchors), value: m.value_mm })));
+  const from = x_mm > board.length_mm / 2 ? ('nose' as const) : ('tail' as const);
+  const mark = { from, at_mm: distanceFrom(from, x_mm, anchors), value_mm: blendAt(blend, x_mm) };
+  return withLayer(board, layer, { depths: [...depths, mark] });
+}
+
+/** Takes a depth mark away; the last one stays. */
+export function withoutDepthMark(board: Board, layer: number, mark: number): Board {
+  const { depths } = board.bottom.layers[layer];
+  return depths.length <= 1 ? board : withLayer(board, layer, { depths: without(depths, mark) });
+}
+
+export function withFinBox(board: Board, index: number, change: Partial<FinBox>): Board {
+  return { ...board, fins: { ...board.fins, boxes: changedAt(board.fins.boxes, index, change) } };
+}
