@@ -110,6 +110,7 @@ export { fairnessTones } from './curve/sideLight.ts';
 export { ALSO_SERVES, FIN_TEMPLATES, finBoxes, SETUP_WORDS, withSetup } from './fins/placement.ts';
 export { finFaces, nacaHalfThickness } from './fins/finFoil.ts';
 export { finArea_mm2, finChord, finMesh, finNumbers, finPlan } from './fins/finShape.ts';
+export { placedFins } from './fins/placed.ts';
 export { type FinTrouble, finTroubles, toeLines } from './fins/checks.ts';
 export * from './rider/rider.ts';
 export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';

@@ -8,6 +8,7 @@ import { finTroubles, toeLines } from './checks.ts';
 import { finFaces, nacaHalfThickness } from './finFoil.ts';
 import { finArea_mm2, finMesh, finNumbers, finPlan } from './finShape.ts';
 import { ALSO_SERVES, FIN_TEMPLATES, finBoxes, withSetup } from './placement.ts';
+import { placedFins } from './placed.ts';
 import { finSpots } from './spots.ts';
 
 describe('foils', () => {
@@ -62,6 +63,39 @@ describe('templates', () => {
       expect(meshFaults(left)).toEqual([]);
       expect(meshVolume_mm3(left)).toBeCloseTo(meshVolume_mm3(right), 6);
     }
+  });
+});
+
+describe('fins in place', () => {
+  it('stand closed and outward on the bottom, their tips below it, each pair a mirror', () => {
+    for (const board of models()) {
+      const shape = shapeOf(board);
+      const spots = finSpots(shape);
+      const fins = placedFins(shape);
+      expect(fins).toHaveLength(spots.length);
+      fins.forEach((fin, i) => {
+        expect(meshFaults(fin)).toEqual([]);
+        const heights = fin.positions.filter((_, k) => k % 3 === 2);
+        const { depth_mm } = spots[i].box.template;
+        expect(Math.max(...heights) - Math.min(...heights)).toBeGreaterThan(0.8 * depth_mm);
+        if (spots[i].side !== 1) return;
+        const other = fins[spots.findIndex((s) => s.side === -1 && s.box === spots[i].box)];
+        const span = (m: typeof fin, axis: number) => m.positions.filter((_, k) => k % 3 === axis);
+        expect(Math.max(...span(fin, 1)) + Math.min(...span(other, 1))).toBeCloseTo(0, 6);
+      });
+    }
+  });
+
+  it('lean outward by their cant', () => {
+    const shape = shapeOf(modelNamed('Slack Water')!);
+    const spot = finSpots(shape)[0];
+    const [fin] = placedFins(shape);
+    const tip = fin.positions.length - 3;
+    const rear = spot.rear.y_mm;
+    const across = fin.positions[tip + 1] - rear;
+    const along =
+      ((fin.positions[tip] - spot.rear.x_mm) * (spot.front.y_mm - spot.rear.y_mm)) / (spot.front.x_mm - spot.rear.x_mm);
+    expect(Math.asin((across - along) / spot.box.template.depth_mm)).toBeCloseTo(spot.box.cant_rad, 1);
   });
 });
 

@@ -1,11 +1,12 @@
 import { Button, Result } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { INCH_mm, TWELVE_mm } from '@june-tide/core';
+import { type Board, INCH_mm, TWELVE_mm } from '@june-tide/core';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { measuresFor, shapeFor, targetFor } from '../../store/derived.ts';
 import { redo, undo, useShed } from '../../store/shed.ts';
 import { JobCard } from './JobCard.tsx';
+import { AS_OPENED, laidOver, type OverChoice } from './over.ts';
 import { Plank } from './Plank.tsx';
 import { SectionView } from './SectionView.tsx';
 import { StepBench } from './steps/StepBench.tsx';
@@ -22,10 +23,14 @@ export function Bay() {
   const history = useShed((shed) => shed.histories[id]);
   const [hook, setHook] = useState(20 * INCH_mm);
   const [held, hold] = useState<string>();
+  const [overChoice, layOver] = useState<OverChoice>();
+  const overRecord = useShed((shed) => (overChoice ? shed.records[overChoice.id] : undefined));
+  const [opened, setOpened] = useState<Board>();
 
   useEffect(() => hold(undefined), [step]);
 
   const board = record?.board;
+  if (board && opened === undefined) setOpened(board);
   const length_mm = board?.length_mm ?? 0;
   const wide_mm = length_mm / 2 + (board?.outline.widePoint_mm ?? 0);
   useEffect(() => {
@@ -65,6 +70,9 @@ export function Bay() {
   const value = useMemo((): BayContext | undefined => {
     if (!record || !isStep(step)) return undefined;
     const L = record.board.length_mm;
+    const other = overChoice?.id === AS_OPENED ? opened : overRecord?.board;
+    const otherName =
+      overChoice?.id === AS_OPENED ? 'as opened' : `${overRecord?.board.name ?? ''} ${overRecord?.number ?? ''}`;
     return {
       record,
       shape: shapeFor(record.board),
@@ -76,8 +84,10 @@ export function Bay() {
       moveHook: (x) => setHook(Math.min(L, Math.max(0, x))),
       held,
       hold,
+      over: overChoice && other ? laidOver(record, other, otherName, overChoice) : undefined,
+      layOver,
     };
-  }, [record, riders, step, hook, held]);
+  }, [record, riders, step, hook, held, overChoice, overRecord, opened]);
 
   if (!record) {
     return (

@@ -18,7 +18,6 @@ const MOST_SHOWN = 4;
 export function BottomStrips({ scale }: { scale: PlankScale }) {
   const { record } = useBay();
   const layers = record.board.bottom.layers.slice(0, MOST_SHOWN);
-  const span = Math.min(110, (record.board.outline.width_mm / 2) * scale.k * 0.9);
   return (
     <g>
       {layers.map((layer, i) => (
@@ -27,7 +26,7 @@ export function BottomStrips({ scale }: { scale: PlankScale }) {
           index={i}
           layer={layer}
           scale={scale}
-          y={scale.centre + 14 + (span * (i + 0.2)) / Math.max(2, layers.length)}
+          y={scale.centre + 18 + Math.min(40, (record.board.outline.width_mm / 8) * scale.k) * i}
         />
       ))}
     </g>

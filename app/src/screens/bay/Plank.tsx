@@ -1,4 +1,5 @@
-import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { Button } from 'antd';
+import { type KeyboardEvent, lazy, Suspense, useEffect, useRef, useState } from 'react';
 import {
   type DeckShade,
   distanceFrom,
@@ -19,10 +20,15 @@ import { solidClient } from '../../workers/solidClient.ts';
 import { BottomStrips } from './BottomStrips.tsx';
 import { startDrag } from './drag.ts';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
+import { OverOnPlank } from './OverOnPlank.tsx';
+import { RailsOnPlan } from './RailsOnPlan.tsx';
 import { type PlankScale, plankScale } from './scale.ts';
 import { SideLight } from './SideLight.tsx';
 import { Tape } from './Tape.tsx';
 import { curveOf, useBay } from './useBay.ts';
+
+/** three.js comes only when the room is opened. */
+const Room = lazy(() => import('./room/Room.tsx'));
 
 /** The board lying lengthwise: plan, tape and profile, with the marks of the step on the line they belong to. */
 export function Plank() {
@@ -31,14 +37,32 @@ export function Plank() {
   const { record, step } = useBay();
   const scale = plankScale(record.board, step, width, height);
   const ready = width > 100 && height > 100;
+  const [inRoom, setInRoom] = useState(false);
+  const swap = (
+    <Button size="small" className="to-room" aria-pressed={inRoom} onClick={() => setInRoom(!inRoom)}>
+      {inRoom ? 'Back to the drawing' : 'Into the room'}
+    </Button>
+  );
+  if (inRoom) {
+    return (
+      <div className="plank" ref={box}>
+        <Suspense fallback={<p className="quiet room-wait">Opening the room.</p>}>
+          <Room />
+        </Suspense>
+        {swap}
+      </div>
+    );
+  }
   return (
     <div className="plank" ref={box}>
+      {swap}
       {ready && <DeckLight scale={scale} />}
       {ready && (
         <svg width={width} height={height} role="group" aria-label="The board: plan, tape and profile">
           <Plan scale={scale} />
           <SideLight scale={scale} />
           <Profile scale={scale} />
+          <OverOnPlank scale={scale} />
           <Tape scale={scale} />
           <Marks scale={scale} />
           {step === 'bottom' && <BottomStrips scale={scale} />}
@@ -174,7 +198,8 @@ function Plan({ scale }: { scale: PlankScale }) {
         strokeWidth={2}
       />
       {step === 'fins' && <FinsOnPlan scale={scale} />}
-      {hookHalf > 0 && !nearMark && !scale.half && (
+      {step === 'rails' && <RailsOnPlan scale={scale} />}
+      {hookHalf > 0 && !nearMark && !scale.half && step !== 'bottom' && (
         <DrawnMeasure
           mm={2 * hookHalf}
           x={hook_mm < board.length_mm / 2 ? scale.x(hook_mm) + 10 : scale.x(hook_mm) - 10}

@@ -97,7 +97,7 @@ function BottomFigure({ section }: { section: Section }) {
   );
 }
 
-const EDGES = { left: 58, right: 66, top: 12, foot: 46 };
+const EDGES = { left: 50, right: 58, top: 12, foot: 46 };
 
 /** Half the section, stringer at the left, as large as fits; thickness, apex, tuck and the straightedge written on it. */
 function Drawn({ section, width, height }: { section: Section; width: number; height: number }) {
@@ -176,14 +176,7 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
         {notch === 0 && (
           <DrawnMeasure mm={thickness_mm} x={x0 - 20} y={Y(thickness_mm / 2) + 6} size={17} anchor="end" />
         )}
-        <DrawnMeasure
-          mm={2 * section.half_mm}
-          x={(x0 + edge) / 2}
-          y={foot + 24}
-          size={18}
-          anchor="middle"
-          after="wide"
-        />
+        <DrawnMeasure mm={section.half_mm} x={(x0 + edge) / 2} y={foot + 24} size={18} anchor="middle" after="half" />
         <DrawnMeasure
           mm={section.half_mm - section.edgeY_mm}
           x={rail + 4}

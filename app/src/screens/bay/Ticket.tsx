@@ -1,11 +1,13 @@
 import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS } from '@june-tide/core';
 import { Measure } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
+import { LayOver } from './LayOver.tsx';
 import { useBay } from './useBay.ts';
 
 /** What hangs on the board: the headline, litres against the target, the key numbers. Always in sight. */
 export function Ticket() {
-  const { record, measures: m, rider, target } = useBay();
+  const { record, measures: m, rider, target, over } = useBay();
+  const than = over?.measures;
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const { board } = record;
   const wide = m.widePointFromCentre_mm;
@@ -28,6 +30,12 @@ export function Ticket() {
         <span className="litres" data-testid="litres">
           {formatLitres(m.volume_L)}
         </span>
+        {than && Math.abs(m.volume_L - than.volume_L) >= 0.05 && (
+          <span className="change" data-testid="litres-change">
+            {m.volume_L > than.volume_L ? '+' : '−'}
+            {Math.abs(m.volume_L - than.volume_L).toFixed(1)}
+          </span>
+        )}
         {target && <LitresScale litres={m.volume_L} target={target} />}
       </div>
       <div className="target">
@@ -44,19 +52,19 @@ export function Ticket() {
         )}
       </div>
       <dl>
-        <Line name="Nose 12" mm={m.noseWidth12_mm} />
-        <Line name="Nose lift" mm={m.noseRocker_mm} />
-        <Line name="Tail 12" mm={m.tailWidth12_mm} />
-        <Line name="Tail lift" mm={m.tailRocker_mm} />
+        <Line name="Nose 12" mm={m.noseWidth12_mm} than={than?.noseWidth12_mm} />
+        <Line name="Nose lift" mm={m.noseRocker_mm} than={than?.noseRocker_mm} />
+        <Line name="Tail 12" mm={m.tailWidth12_mm} than={than?.tailWidth12_mm} />
+        <Line name="Tail lift" mm={m.tailRocker_mm} than={than?.tailRocker_mm} />
         {m.block_mm > 0 ? (
-          <Line name="Block" mm={m.block_mm} />
+          <Line name="Block" mm={m.block_mm} than={than?.block_mm} />
         ) : (
           <div>
             <dt>Tail</dt>
             <dd>{TAIL_WORDS[board.outline.tail.kind]}</dd>
           </div>
         )}
-        <Line name="Thick N12" mm={m.noseThickness12_mm} />
+        <Line name="Thick N12" mm={m.noseThickness12_mm} than={than?.noseThickness12_mm} />
         <div>
           <dt>Wide point</dt>
           <dd>
@@ -69,17 +77,28 @@ export function Ticket() {
             )}
           </dd>
         </div>
-        <Line name="Thick T12" mm={m.tailThickness12_mm} />
+        <Line name="Thick T12" mm={m.tailThickness12_mm} than={than?.tailThickness12_mm} />
       </dl>
+      <LayOver />
     </section>
   );
 }
 
-function Line({ name, mm }: { name: string; mm: number }) {
+/** Closer than this two sizes read the same on any tape. */
+const SAME_mm = 0.4;
+
+function Line({ name, mm, than }: { name: string; mm: number; than?: number | undefined }) {
+  const change = than === undefined ? 0 : mm - than;
   return (
     <div>
       <dt>{name}</dt>
       <dd>
+        {Math.abs(change) > SAME_mm && (
+          <span className="change">
+            {change > 0 ? '+' : '−'}
+            <Measure mm={Math.abs(change)} />
+          </span>
+        )}
         <Measure mm={mm} />
       </dd>
     </div>

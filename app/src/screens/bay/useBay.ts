@@ -1,4 +1,5 @@
 import { createContext, useContext } from 'react';
+import type { Over, OverChoice } from './over.ts';
 import type { BoardRecord, LitresTarget, MarkedCurve, Measures, Rider, Shape } from '@june-tide/core';
 
 /** What every part of the bay needs of the one board on the stand. */
@@ -15,6 +16,9 @@ export interface BayContext {
   /** The mark in hand, of the step's curve. */
   held: string | undefined;
   hold: (key: string | undefined) => void;
+  /** The board laid over ours, if one is. */
+  over: Over | undefined;
+  layOver: (choice: OverChoice | undefined) => void;
 }
 
 export const STEPS = [

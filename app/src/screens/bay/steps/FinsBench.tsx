@@ -153,7 +153,7 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
           <Select
             aria-label={`${name} template`}
             size="small"
-            style={{ width: 142 }}
+            style={{ width: 118 }}
             value={chosen?.[0] ?? 'own'}
             options={[
               ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),
@@ -182,9 +182,9 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
               set('depth', { template: { ...box.template, depth_mm } }, nudge ? `field:deep${index}` : undefined)
             }
           />
-          <span className="quiet">
+          <span className="quiet" title={FOIL_WORDS[box.template.foil]}>
             {' '}
-            {(finArea_mm2(box.template) / 645.16).toFixed(1)} sq in, {FOIL_WORDS[box.template.foil]}
+            {(finArea_mm2(box.template) / 645.16).toFixed(1)} sq in
           </span>
         </td>
       </tr>

@@ -2,6 +2,7 @@ import { Button, message, Segmented } from 'antd';
 import { useState } from 'react';
 import {
   CHECK_SQUARE_mm,
+  DRAWINGS,
   drawingToSvg,
   formatLitres,
   halfOutlineDrawing,
@@ -13,6 +14,10 @@ import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { useBay } from '../useBay.ts';
+
+const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
+const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
+const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } as const;
 
 /** Paper to cut from, and files. Each is made here in the browser; nothing is sent anywhere. */
 export function MakeBench() {
@@ -38,7 +43,12 @@ export function MakeBench() {
     }
   };
   const button = (what: string, words: string, work: () => Promise<void> | void, primary = false) => (
-    <Button type={primary ? 'primary' : 'default'} loading={busy === what} onClick={() => void make(what, work)}>
+    <Button
+      key={what}
+      type={primary ? 'primary' : 'default'}
+      loading={busy === what}
+      onClick={() => void make(what, work)}
+    >
       {words}
     </Button>
   );
@@ -92,9 +102,26 @@ export function MakeBench() {
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
           )}
-          {button('solid', 'Solid (STL)', async () => {
-            const answer = await solidClient.ask({ kind: 'stl', board });
-            if (answer.kind === 'stl') saveFile(answer.bytes, `${name}.stl`, 'model/stl');
+        </li>
+        <li className="choices">
+          {DRAWING_NAMES.map((key) =>
+            button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
+              const { drawingToDxf } = await import('@june-tide/core/packages');
+              const drawing = key === 'half' ? halfOutlineDrawing(shape, style) : DRAWINGS[key].draw(shape, style);
+              saveFile(drawingToDxf(drawing), `${name}-${key}.dxf`, 'application/dxf');
+            }),
+          )}
+        </li>
+        <li className="choices">
+          {(['stl', '3mf', 'obj'] as const).map((to) =>
+            button(`solid as ${to}`, `Solid (${to.toUpperCase()})`, async () => {
+              const answer = await solidClient.ask({ kind: 'solid', board, to });
+              if (answer.kind === 'solid') saveFile(answer.bytes, `${name}.${to}`, SOLID_TYPES[to]);
+            }),
+          )}
+          {button('station table', 'Station table (CSV)', async () => {
+            const { stationsToCsv } = await import('@june-tide/core/packages');
+            saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
           })}
         </li>
       </ul>

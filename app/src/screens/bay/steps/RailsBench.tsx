@@ -194,7 +194,7 @@ function InHand({ index, station }: { index: number; station: RailStation }) {
         onChange={(next) => {
           if (typeof next === 'number') set(what, { [key]: next / 100 });
         }}
-        style={{ width: 78 }}
+        style={{ width: 64 }}
       />
     </label>
   );

@@ -1,0 +1,166 @@
+import { Button, Modal, Segmented, Select } from 'antd';
+import { useState } from 'react';
+import { compared, formatLitres, leverWords, MEASURES, type MeasureKey } from '@june-tide/core';
+import { Measure } from '../../parts/Measure.tsx';
+import { useShed } from '../../store/shed.ts';
+import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
+import { useBay } from './useBay.ts';
+
+const PUSHES = [1, 2, 3, 4, 5];
+
+/** Another board, or this one as it was, laid on our tape: how it lies, what differs, and the difference pushed. */
+export function LayOver() {
+  const { record, over, layOver } = useBay();
+  const records = useShed((shed) => shed.records);
+  const riders = useShed((shed) => shed.riders);
+  const [open, setOpen] = useState(false);
+  const others = Object.values(records)
+    .filter((other) => other.id !== record.id)
+    .sort((a, b) => a.board.name.localeCompare(b.board.name) || a.number - b.number);
+  return (
+    <div className="lay-over" role="group" aria-label="Lay over">
+      <div className="row-of-tools">
+        <Select
+          aria-label="Lay over another board"
+          size="small"
+          showSearch
+          optionFilterProp="label"
+          allowClear
+          placeholder="Lay over another board"
+          style={{ flex: 1, minWidth: 150 }}
+          value={over?.choice.id ?? null}
+          onChange={(id: string | undefined) =>
+            layOver(id ? { id, align: over?.choice.align ?? 'tail', push: over?.choice.push ?? 1 } : undefined)
+          }
+          options={[
+            { value: AS_OPENED, label: 'This board as it was when opened' },
+            ...others.map((other) => ({
+              value: other.id,
+              label: [`${other.board.name} ${other.number}`, other.riderId ? (riders[other.riderId]?.name ?? '') : '']
+                .filter(Boolean)
+                .join(', '),
+            })),
+          ]}
+        />
+        {over && (
+          <Button size="small" onClick={() => setOpen(true)}>
+            Differences
+          </Button>
+        )}
+      </div>
+      {over && (
+        <div className="row-of-tools">
+          <Segmented<Alignment>
+            aria-label="Laid together at"
+            size="small"
+            value={over.choice.align}
+            options={ALIGNMENTS.map((value) => ({ value, label: ALIGNMENT_WORDS[value] }))}
+            onChange={(align) => layOver({ ...over.choice, align })}
+          />
+          <Segmented<number>
+            aria-label="Push the difference"
+            size="small"
+            value={over.choice.push}
+            options={PUSHES.map((value) => ({ value, label: `×${value}` }))}
+            onChange={(push) => layOver({ ...over.choice, push })}
+          />
+        </div>
+      )}
+      {over?.pushed?.reason && (
+        <p className="quiet" role="status">
+          Pushed as far as a board can go, ×{over.pushed.share.toFixed(1)}: {over.pushed.reason}.
+        </p>
+      )}
+      <Modal open={open && over !== undefined} onCancel={() => setOpen(false)} footer={null} width={760} title={null}>
+        {over && open && <Differences />}
+      </Modal>
+    </div>
+  );
+}
+
+/** Every number of both boards that differs, and the levers behind it. */
+function Differences() {
+  const { record, over } = useBay();
+  if (!over) return null;
+  const { measures, levers } = compared(over.board, record.board);
+  const changed = measures.filter((m) => Math.abs(m.difference) > 1e-6 * Math.max(1, Math.abs(m.from)));
+  return (
+    <div className="differences">
+      <h2>
+        {over.name} and {record.board.name} {record.number}
+      </h2>
+      {changed.length === 0 ? (
+        <p>Every number is the same.</p>
+      ) : (
+        <div style={{ maxHeight: 420, overflowY: 'auto' }} tabIndex={0}>
+          <table className="marks">
+            <thead>
+              <tr>
+                <th scope="col">Measure</th>
+                <th scope="col" className="num">
+                  {over.name}
+                </th>
+                <th scope="col" className="num">
+                  This board
+                </th>
+                <th scope="col" className="num">
+                  Difference
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {changed.map((m) => (
+                <tr key={m.key}>
+                  <th scope="row">{MEASURES[m.key][1].replace(/^./, (c) => c.toUpperCase())}</th>
+                  <td className="num">
+                    <Value measure={m.key} value={m.from} />
+                  </td>
+                  <td className="num">
+                    <Value measure={m.key} value={m.to} />
+                  </td>
+                  <td className="num">
+                    {m.difference > 0 ? '+' : '−'}
+                    <Value measure={m.key} value={Math.abs(m.difference)} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <p className="quiet" style={{ marginTop: 10 }}>
+        {levers.length === 0
+          ? 'No lever differs.'
+          : `${levers.length} ${levers.length === 1 ? 'lever differs' : 'levers differ'}: `}
+        {levers
+          .slice(0, 12)
+          .map((lever) => leverName(lever.path, lever.from, lever.to))
+          .join('; ')}
+        {levers.length > 12 && ` and ${levers.length - 12} more`}
+      </p>
+    </div>
+  );
+}
+
+/** “outline, wide point” for outline.widePoint_mm, with words for choices. */
+function leverName(path: string, from: number | string | undefined, to: number | string | undefined): string {
+  const name = path
+    .replace(/_(mm|rad)\b/g, '')
+    .split('.')
+    .map((part) => part.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase())
+    .join(', ');
+  return typeof from === 'string' || typeof to === 'string' ? `${name} ${leverWords(from)} to ${leverWords(to)}` : name;
+}
+
+function Value({ measure, value }: { measure: MeasureKey; value: number }) {
+  switch (MEASURES[measure][0]) {
+    case 'mm':
+      return <Measure mm={value} />;
+    case 'mm2':
+      return `${(value / 645.16).toFixed(0)} sq in`;
+    case 'L':
+      return formatLitres(value);
+    case '':
+      return value.toFixed(3);
+  }
+}

@@ -1,0 +1,53 @@
+import { outlinePoints, type Shape, thicknessAt } from '@june-tide/core';
+import type { PlankScale } from './scale.ts';
+import { useBay } from './useBay.ts';
+
+/** The board laid over, as lines on our plan and profile, and ours pushed beyond it when that is asked. */
+export function OverOnPlank({ scale }: { scale: PlankScale }) {
+  const { over } = useBay();
+  if (!over) return null;
+  return (
+    <g pointerEvents="none" fill="none" data-testid="laid-over">
+      <Lines shape={over.shape} shift_mm={over.shift_mm} scale={scale} stroke="var(--sea)" dash="7 4" />
+      {over.pushed && (
+        <Lines
+          shape={over.pushed.shape}
+          shift_mm={over.pushed.shift_mm}
+          scale={scale}
+          stroke="var(--coral)"
+          dash="2 4"
+        />
+      )}
+    </g>
+  );
+}
+
+interface LinesProps {
+  shape: Shape;
+  shift_mm: number;
+  scale: PlankScale;
+  stroke: string;
+  dash: string;
+}
+
+function Lines({ shape, shift_mm, scale, stroke, dash }: LinesProps) {
+  const points = outlinePoints(shape.outline, 160);
+  const plan = (side: 1 | -1) =>
+    points
+      .map((p) => `${scale.x(p.x_mm + shift_mm).toFixed(1)} ${(scale.centre - side * p.y_mm * scale.k).toFixed(1)}`)
+      .join('L');
+  const up = scale.k * scale.stretch;
+  const L = shape.board.length_mm;
+  const stations = Array.from({ length: 81 }, (_, i) => (L * (1 - Math.cos((Math.PI * i) / 80))) / 2);
+  const line = (height: (x: number) => number) =>
+    stations.map((x) => `${scale.x(x + shift_mm).toFixed(1)} ${(scale.ground - height(x) * up).toFixed(1)}`).join('L');
+  const bottom = (x: number) => shape.rocker.line.valueAt(x);
+  return (
+    <g stroke={stroke} strokeWidth={2} strokeDasharray={dash}>
+      <path d={`M${plan(1)}`} />
+      {!scale.half && <path d={`M${plan(-1)}`} />}
+      <path d={`M${line(bottom)}`} strokeWidth={1.5} />
+      <path d={`M${line((x) => bottom(x) + thicknessAt(shape.foil, x))}`} strokeWidth={1.5} />
+    </g>
+  );
+}

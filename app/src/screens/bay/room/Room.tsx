@@ -1,0 +1,141 @@
+import { Button, Segmented, Switch } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { type LitMesh, litMesh, placedFins, sectionAt, sectionRing } from '@june-tide/core';
+import { useSize } from '../../../parts/useSize.ts';
+import { useShed } from '../../../store/shed.ts';
+import { solidClient } from '../../../workers/solidClient.ts';
+import { useBay } from '../useBay.ts';
+import { type Eye, EYES, RoomScene } from './scene.ts';
+
+const EYE_NAMES = Object.keys(EYES) as Eye[];
+
+/** The board in the round, under low side lights, the eye where a shaper puts it. */
+export default function Room() {
+  const box = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const scene = useRef<RoomScene>(undefined);
+  const { width, height } = useSize(box);
+  const { record, shape, hook_mm, over } = useBay();
+  const night = useShed((shed) => shed.settings.light === 'night');
+  const [eye, setEye] = useState<Eye>('deck');
+  const [stripes, setStripes] = useState(false);
+  const [cut, setCut] = useState(false);
+  const [failure, setFailure] = useState<string>();
+  const solid = useSolid();
+  const overSolid = useSolidOf(over?.board);
+  const shown = useRef(false);
+
+  useEffect(() => {
+    if (!canvas.current) return;
+    try {
+      scene.current = new RoomScene(canvas.current);
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : String(error));
+    }
+    return () => {
+      scene.current?.dispose();
+      scene.current = undefined;
+    };
+  }, []);
+
+  useEffect(() => {
+    if (width > 0 && height > 0) scene.current?.resize(width, height);
+  }, [width, height]);
+
+  useEffect(() => {
+    if (!solid || !scene.current) return;
+    const section = sectionAt(shape, hook_mm);
+    const lift = shape.rocker.line.valueAt(hook_mm);
+    scene.current.show({
+      length_mm: record.board.length_mm,
+      width_mm: record.board.outline.width_mm,
+      noseLift_mm: record.board.rocker.noseLift_mm,
+      board: solid,
+      fins: placedFins(shape).map((fin) => litMesh(fin)),
+      over: over && overSolid ? { mesh: overSolid, shift_mm: over.shift_mm } : undefined,
+      section: section ? sectionRing(section).map((p) => [hook_mm, p.x_mm, p.y_mm + lift]) : [],
+      hook_mm,
+      cut,
+      stripes,
+      night,
+    });
+    if (!shown.current) {
+      shown.current = true;
+      scene.current.look(eye);
+    }
+  }, [solid, overSolid, over, shape, record, hook_mm, cut, stripes, night, eye]);
+
+  return (
+    <div className="room" ref={box}>
+      <canvas
+        ref={canvas}
+        data-testid="room"
+        data-corners={solid ? solid.triangles.length : 0}
+        tabIndex={0}
+        aria-label="The board in the round. Drag to turn, wheel to come nearer."
+        style={{ width: '100%', height: '100%', display: failure === undefined ? 'block' : 'none' }}
+      />
+      {failure !== undefined && (
+        <div className="room-failed" role="alert">
+          <p>
+            This browser would not open a 3D view ({failure}). Every number and line of the drawing is the same board:
+            go back to it with the button at the right.
+          </p>
+        </div>
+      )}
+      <div className="room-tools" role="group" aria-label="Eye and light">
+        <Segmented<Eye>
+          aria-label="Where the eye is"
+          size="small"
+          value={eye}
+          options={EYE_NAMES.map((value) => ({ value, label: EYES[value] }))}
+          onChange={(next) => {
+            setEye(next);
+            scene.current?.look(next);
+          }}
+        />
+        <Button size="small" onClick={() => scene.current?.look(eye)}>
+          Back to this eye
+        </Button>
+        <label>
+          <Switch size="small" checked={stripes} onChange={setStripes} aria-label="Stripes of light" /> stripes
+        </label>
+        <label>
+          <Switch size="small" checked={cut} onChange={setCut} aria-label="Cut at the hook" /> cut at the hook
+        </label>
+      </div>
+    </div>
+  );
+}
+
+/** The solid of our board from the worker; the last one stays until the next is there. */
+function useSolid(): LitMesh | undefined {
+  const { record } = useBay();
+  return useSolidOf(record.board);
+}
+
+function useSolidOf(board: ReturnType<typeof useBay>['record']['board'] | undefined): LitMesh | undefined {
+  const [mesh, setMesh] = useState<LitMesh>();
+  const state = useRef<{ busy: boolean; wanted: typeof board }>({ busy: false, wanted: undefined });
+  useEffect(() => {
+    state.current.wanted = board;
+    const ask = () => {
+      const { wanted } = state.current;
+      if (state.current.busy || !wanted) return;
+      state.current.busy = true;
+      solidClient
+        .ask({ kind: 'lit', board: wanted })
+        .then((answer) => {
+          if (answer.kind === 'lit') setMesh(answer.mesh);
+        })
+        // The last solid stays in sight; the next change asks again.
+        .catch(() => undefined)
+        .finally(() => {
+          state.current.busy = false;
+          if (state.current.wanted !== wanted) ask();
+        });
+    };
+    ask();
+  }, [board]);
+  return board ? mesh : undefined;
+}
