@@ -109,10 +109,10 @@ test('presets of rails, bottom and fins change the section, the boxes and the nu
   await startBoard(page, 'Slack Water', 'Maren');
   await step(page, 'Bottom');
   const figures = page.getByTestId('section-figures');
-  await page.getByRole('button', { name: 'Flat', exact: true }).click();
+  await choose(page, 'A usual bottom to begin from', /^Flat$/);
   await expect(figures).toContainText('flat across');
   const flat = await litres(page);
-  await page.getByRole('button', { name: 'Single concave' }).click();
+  await choose(page, 'A usual bottom to begin from', /^Single concave$/);
   await expect(figures).toContainText('concave at the edge');
   await type(page, 'Depth of single concave', '3/8');
   await expect.poll(() => litres(page)).not.toBe(flat);

@@ -73,8 +73,10 @@ export async function loadShed(): Promise<void> {
 
 function keep(record: BoardRecord): void {
   useShed.setState((shed) => ({ records: { ...shed.records, [record.id]: record } }));
-  queue.put(`board:${record.id}`, () => db.boards.put(record));
-  channel?.postMessage({ kind: 'board', record });
+  queue.put(`board:${record.id}`, async () => {
+    await db.boards.put(record);
+    channel?.postMessage({ kind: 'board', record });
+  });
 }
 
 /** A change from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */

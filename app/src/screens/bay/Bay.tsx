@@ -1,17 +1,24 @@
 import { Button, Result } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
-import { Link, Navigate, useParams } from 'react-router';
+import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { type Board, INCH_mm, TWELVE_mm } from '@june-tide/core';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { measuresFor, shapeFor, targetFor } from '../../store/derived.ts';
 import { redo, undo, useShed } from '../../store/shed.ts';
 import { JobCard } from './JobCard.tsx';
+import { Keys } from './Keys.tsx';
+import { LayOver } from './LayOver.tsx';
 import { AS_OPENED, laidOver, type OverChoice } from './over.ts';
 import { Plank } from './Plank.tsx';
 import { SectionView } from './SectionView.tsx';
 import { StepBench } from './steps/StepBench.tsx';
 import { Ticket } from './Ticket.tsx';
 import { type BayContext, BayProvider, type StepKey, STEPS } from './useBay.ts';
+
+/** These render anew only when the unhurried bay moves on. */
+const QuietJobCard = memo(JobCard);
+const QuietBench = memo(StepBench);
+const QuietLayOver = memo(LayOver);
 
 const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
 
@@ -26,6 +33,9 @@ export function Bay() {
   const [overChoice, layOver] = useState<OverChoice>();
   const overRecord = useShed((shed) => (overChoice ? shed.records[overChoice.id] : undefined));
   const [opened, setOpened] = useState<Board>();
+  const [keys, setKeys] = useState(false);
+  const [inRoom, setInRoom] = useState(false);
+  const navigate = useNavigate();
 
   useEffect(() => hold(undefined), [step]);
 
@@ -58,6 +68,19 @@ export function Bay() {
         t: () => TWELVE_mm,
         w: () => wide_mm,
       };
+      if (event.key === '?') {
+        setKeys(true);
+        return;
+      }
+      if (event.key.toLowerCase() === 'r') {
+        setInRoom((now) => !now);
+        return;
+      }
+      const digit = '1234567890'.indexOf(event.key);
+      if (digit >= 0 && event.key.length === 1) {
+        void navigate(`/bay/${id}/${STEPS[digit]}`);
+        return;
+      }
       const move = moves[event.key.length === 1 ? event.key.toLowerCase() : event.key];
       if (!move) return;
       event.preventDefault();
@@ -65,7 +88,7 @@ export function Bay() {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [id, length_mm, wide_mm]);
+  }, [id, length_mm, wide_mm, navigate]);
 
   const value = useMemo((): BayContext | undefined => {
     if (!record || !isStep(step)) return undefined;
@@ -88,6 +111,9 @@ export function Bay() {
       layOver,
     };
   }, [record, riders, step, hook, held, overChoice, overRecord, opened]);
+
+  // The line, its section and its ticket follow each frame; the job card and the bench follow when there is time.
+  const unhurried = useDeferredValue(value);
 
   if (!record) {
     return (
@@ -115,6 +141,9 @@ export function Bay() {
             </h1>
           }
         >
+          <Button type="text" onClick={() => setKeys(true)} title="?">
+            Keys
+          </Button>
           <Button type="text" disabled={!lastStep} onClick={() => undo(id)} title="Ctrl Z">
             {lastStep ? `Undo: ${lastStep.name}` : 'Undo'}
           </Button>
@@ -122,14 +151,23 @@ export function Bay() {
             {nextStep ? `Redo: ${nextStep.name}` : 'Redo'}
           </Button>
         </TopBar>
+        <Keys open={keys} onClose={() => setKeys(false)} />
         <main className="bay">
-          <JobCard />
+          <BayProvider value={unhurried ?? value}>
+            <QuietJobCard />
+          </BayProvider>
           <div className="stand">
-            <Plank />
+            <Plank inRoom={inRoom} onRoom={setInRoom} />
             <div className="bench">
-              <StepBench />
+              <BayProvider value={unhurried?.step === value.step ? unhurried : value}>
+                <QuietBench />
+              </BayProvider>
               <SectionView />
-              <Ticket />
+              <Ticket>
+                <BayProvider value={unhurried ?? value}>
+                  <QuietLayOver />
+                </BayProvider>
+              </Ticket>
             </div>
           </div>
         </main>

@@ -6,7 +6,7 @@ import { useShed } from '../../store/shed.ts';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
 import { useBay } from './useBay.ts';
 
-const PUSHES = [1, 2, 3, 4, 5];
+const PUSHES = [1, 2, 3, 5];
 
 /** Another board, or this one as it was, laid on our tape: how it lies, what differs, and the difference pushed. */
 export function LayOver() {
@@ -49,7 +49,7 @@ export function LayOver() {
         )}
       </div>
       {over && (
-        <div className="row-of-tools">
+        <div className="row-of-tools" style={{ flexWrap: 'nowrap' }}>
           <Segmented<Alignment>
             aria-label="Laid together at"
             size="small"

@@ -1,11 +1,11 @@
+import type { ReactNode } from 'react';
 import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS } from '@june-tide/core';
 import { Measure } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
-import { LayOver } from './LayOver.tsx';
 import { useBay } from './useBay.ts';
 
 /** What hangs on the board: the headline, litres against the target, the key numbers. Always in sight. */
-export function Ticket() {
+export function Ticket({ children }: { children?: ReactNode }) {
   const { record, measures: m, rider, target, over } = useBay();
   const than = over?.measures;
   const massUnit = useShed((shed) => shed.settings.massUnit);
@@ -79,7 +79,7 @@ export function Ticket() {
         </div>
         <Line name="Thick T12" mm={m.tailThickness12_mm} than={than?.tailThickness12_mm} />
       </dl>
-      <LayOver />
+      {children}
     </section>
   );
 }

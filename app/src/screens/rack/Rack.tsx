@@ -1,15 +1,15 @@
-import { Button, Input, message, Segmented } from 'antd';
+import { Button, Input, message, Segmented, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type BoardRecord, FAMILY_WORDS, FOOT_mm, formatLitres, readBoardFile } from '@june-tide/core';
-import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
-import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
+import { type BoardRecord, FAMILIES, type Family, FAMILY_WORDS, FOOT_mm, readBoardFile } from '@june-tide/core';
+import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { measuresFor } from '../../store/derived.ts';
 import { addBoard, useShed } from '../../store/shed.ts';
+import { type Done, Stood } from './Stood.tsx';
 
-type Order = 'length' | 'litres' | 'date';
+type Order = 'length' | 'litres' | 'rider' | 'date';
 
 const LEFT = 66;
 const CAPTION = 108;
@@ -22,6 +22,8 @@ export function Rack() {
   const unreadable = useShed((shed) => shed.unreadable);
   const [find, setFind] = useState('');
   const [order, setOrder] = useState<Order>('length');
+  const [family, setFamily] = useState<Family | 'all' | 'archived'>('all');
+  const [scrolled, setScrolled] = useState(0);
   const wall = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(wall);
   const navigate = useNavigate();
@@ -34,21 +36,49 @@ export function Rack() {
     const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean);
     const text = (record: BoardRecord) =>
       `${record.board.name} ${record.number} ${FAMILY_WORDS[record.board.family]} ${record.riderId ? (riders[record.riderId]?.name ?? '') : ''}`.toLowerCase();
-    const key: Record<Order, (r: BoardRecord) => number> = {
-      length: (r) => r.board.length_mm,
-      litres: (r) => measuresFor(r.board).volume_L,
-      date: (r) => -Date.parse(r.updatedAt),
+    const name = (record: BoardRecord) => (record.riderId ? (riders[record.riderId]?.name ?? '') : '') || '\uffff';
+    const before: Record<Order, (a: BoardRecord, b: BoardRecord) => number> = {
+      length: (a, b) => a.board.length_mm - b.board.length_mm,
+      litres: (a, b) => measuresFor(a.board).volume_L - measuresFor(b.board).volume_L,
+      rider: (a, b) => name(a).localeCompare(name(b)),
+      date: (a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt),
     };
+    const kind = (record: BoardRecord) =>
+      family === 'archived'
+        ? record.archived === true
+        : record.archived !== true && (family === 'all' || record.board.family === family);
     return Object.values(records)
-      .filter((record) => words.every((word) => text(record).includes(word)))
-      .sort((a, b) => key[order](a) - key[order](b) || a.id.localeCompare(b.id));
-  }, [records, riders, find, order]);
+      .filter((record) => kind(record) && words.every((word) => text(record).includes(word)))
+      .sort((a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id));
+  }, [records, riders, find, order, family]);
 
   const longest = Math.max(2600, ...shown.map((r) => r.board.length_mm));
   const floor = height - CAPTION;
   const scale = Math.max(0.05, (floor - 16) / longest);
   const slot = Math.max(LEAST_SLOT, (width - LEFT - 16) / Math.max(1, shown.length));
   const drawnWidth = Math.max(width, LEFT + slot * shown.length + 16);
+
+  /** Says what was done, with the way back. */
+  const say = ({ words, back }: Done) =>
+    notice.open({
+      key: 'rack',
+      type: 'success',
+      duration: 8,
+      content: (
+        <span>
+          {words}{' '}
+          <Button
+            size="small"
+            onClick={() => {
+              back();
+              notice.destroy('rack');
+            }}
+          >
+            Undo
+          </Button>
+        </span>
+      ),
+    });
 
   const openFile = async (file: File | undefined) => {
     if (!file) return;
@@ -79,7 +109,19 @@ export function Rack() {
           options={[
             { value: 'length', label: 'Length' },
             { value: 'litres', label: 'Litres' },
+            { value: 'rider', label: 'Rider' },
             { value: 'date', label: 'Latest' },
+          ]}
+        />
+        <Select
+          aria-label="Which boards"
+          value={family}
+          onChange={setFamily}
+          style={{ width: 132 }}
+          options={[
+            { value: 'all', label: 'All families' },
+            ...FAMILIES.map((value) => ({ value, label: FAMILY_WORDS[value].replace(/^./, (c) => c.toUpperCase()) })),
+            { value: 'archived', label: 'Put away' },
           ]}
         />
       </TopBar>
@@ -91,7 +133,7 @@ export function Rack() {
             {unreadable > 0 && ` ${unreadable} more could not be read and were left as they are.`}
           </p>
         </div>
-        <div className="rack-wall" ref={wall}>
+        <div className="rack-wall" ref={wall} onScroll={(event) => setScrolled(event.currentTarget.scrollLeft)}>
           {height > 0 && (
             <svg width={drawnWidth} height={height} role="list" aria-label="Boards on the rack">
               <FoamGradient />
@@ -109,59 +151,27 @@ export function Rack() {
               <line x1={LEFT} x2={drawnWidth} y1={floor} y2={floor} stroke="var(--ink)" strokeWidth={2} />
               {shown.map((record, i) => {
                 const x = LEFT + slot * (i + 0.5);
-                const { board } = record;
-                const litres = measuresFor(board).volume_L;
-                const open = () => void navigate(`/bay/${record.id}/outline`);
+                if (x < scrolled - 2 * slot || x > scrolled + width + 2 * slot) return null;
                 return (
-                  <g
+                  <Stood
                     key={record.id}
-                    role="listitem"
-                    className="stood"
-                    tabIndex={0}
-                    aria-label={`Open ${board.name} ${record.number}, ${riderName(record)}, ${formatLitres(litres)}`}
-                    onClick={open}
-                    onKeyDown={(event) => {
-                      if (event.key === 'Enter' || event.key === ' ') open();
-                    }}
-                  >
-                    <rect className="hover-wash" x={x - slot / 2 + 2} y={floor} width={slot - 4} height={CAPTION - 2} />
-                    <rect
-                      x={x - slot / 2}
-                      y={floor - board.length_mm * scale}
-                      width={slot}
-                      height={board.length_mm * scale}
-                      fill="transparent"
-                    />
-                    <g transform={`translate(${x} ${floor})`}>
-                      <BoardPlan board={board} scale={scale} />
-                    </g>
-                    <g textAnchor="middle" fontFamily="var(--serif)" fill="var(--ink)" className="on-paper">
-                      <text x={x} y={floor + 22} fontSize={16} fontWeight={600}>
-                        {board.name}
-                      </text>
-                      <text x={x} y={floor + 40} fontSize={14} fontStyle="italic" fill="var(--pencil)">
-                        {record.number}, {riderName(record)}
-                      </text>
-                      <DrawnMeasure mm={board.length_mm} feet x={x} y={floor + 62} size={20} anchor="middle" />
-                      <SizeBelow
-                        x={x}
-                        y={floor + 82}
-                        width_mm={board.outline.width_mm}
-                        thickness_mm={board.foil.thickness_mm}
-                      />
-                      <text x={x} y={floor + 101} fontSize={16} fontWeight={600}>
-                        {formatLitres(litres)}
-                      </text>
-                    </g>
-                  </g>
+                    record={record}
+                    rider={riderName(record)}
+                    x={x}
+                    slot={slot}
+                    floor={floor}
+                    caption={CAPTION}
+                    scale={scale}
+                    onDone={(done) => void say(done)}
+                  />
                 );
               })}
             </svg>
           )}
           {shown.length === 0 && (
             <p className="serif" style={{ position: 'absolute', left: 84, top: 120, fontSize: 18 }}>
-              {find
-                ? 'No board answers to that. Clear the search to see them all.'
+              {find || family !== 'all'
+                ? 'No board answers to that. Clear the search and choose all families to see the rest.'
                 : 'The rack is empty. Start a board below, or open a board file.'}
             </p>
           )}
@@ -186,16 +196,6 @@ export function Rack() {
         </footer>
       </main>
     </div>
-  );
-}
-
-function SizeBelow({ x, y, width_mm, thickness_mm }: { x: number; y: number; width_mm: number; thickness_mm: number }) {
-  return (
-    <foreignObject x={x - 70} y={y - 16} width={140} height={22}>
-      <div className="serif" style={{ textAlign: 'center', fontSize: 15, lineHeight: '20px', color: 'var(--ink)' }}>
-        <Measure mm={width_mm} /> × <Measure mm={thickness_mm} />
-      </div>
-    </foreignObject>
   );
 }
 

@@ -1,6 +1,15 @@
 import { Button, Segmented, Switch } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { type LitMesh, litMesh, placedFins, sectionAt, sectionRing } from '@june-tide/core';
+import {
+  type Board,
+  INCH_mm,
+  type LitMesh,
+  litMesh,
+  placedFins,
+  sectionAt,
+  sectionRing,
+  type Shape,
+} from '@june-tide/core';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
@@ -22,7 +31,6 @@ export default function Room() {
   const [cut, setCut] = useState(false);
   const [failure, setFailure] = useState<string>();
   const solid = useSolid();
-  const overSolid = useSolidOf(over?.board);
   const shown = useRef(false);
 
   useEffect(() => {
@@ -52,7 +60,7 @@ export default function Room() {
       noseLift_mm: record.board.rocker.noseLift_mm,
       board: solid,
       fins: placedFins(shape).map((fin) => litMesh(fin)),
-      over: over && overSolid ? { mesh: overSolid, shift_mm: over.shift_mm } : undefined,
+      over: over ? linesOf(over.shape, over.shift_mm) : [],
       section: section ? sectionRing(section).map((p) => [hook_mm, p.x_mm, p.y_mm + lift]) : [],
       hook_mm,
       cut,
@@ -63,7 +71,7 @@ export default function Room() {
       shown.current = true;
       scene.current.look(eye);
     }
-  }, [solid, overSolid, over, shape, record, hook_mm, cut, stripes, night, eye]);
+  }, [solid, over, shape, record, hook_mm, cut, stripes, night, eye]);
 
   return (
     <div className="room" ref={box}>
@@ -108,15 +116,38 @@ export default function Room() {
   );
 }
 
-/** The solid of our board from the worker; the last one stays until the next is there. */
-function useSolid(): LitMesh | undefined {
-  const { record } = useBay();
-  return useSolidOf(record.board);
+type Point = [number, number, number];
+
+/** Another board as lines: a section every 6 in, both rails, the stringer on the deck. */
+function linesOf(shape: Shape, shift_mm: number): Point[][] {
+  const L = shape.board.length_mm;
+  const lines: Point[][] = [];
+  const rails: [Point[], Point[]] = [[], []];
+  const count = 90;
+  for (let k = 0; k <= count; k++) {
+    const x = (L * (1 - Math.cos((Math.PI * k) / count))) / 2;
+    const section = sectionAt(shape, x);
+    if (!section) continue;
+    const z = shape.rocker.line.valueAt(x) + section.apex_mm;
+    rails[0].push([x + shift_mm, section.half_mm, z]);
+    rails[1].push([x + shift_mm, -section.half_mm, z]);
+  }
+  lines.push(...rails);
+  for (let x = 6 * INCH_mm; x < L; x += 6 * INCH_mm) {
+    const section = sectionAt(shape, x);
+    if (!section) continue;
+    const lift = shape.rocker.line.valueAt(x);
+    const ring = sectionRing(section, 24).map((p): Point => [x + shift_mm, p.x_mm, p.y_mm + lift]);
+    lines.push([...ring, ring[0]]);
+  }
+  return lines;
 }
 
-function useSolidOf(board: ReturnType<typeof useBay>['record']['board'] | undefined): LitMesh | undefined {
+/** The solid of our board from the worker; the last one stays until the next is there. */
+function useSolid(): LitMesh | undefined {
+  const { board } = useBay().record;
   const [mesh, setMesh] = useState<LitMesh>();
-  const state = useRef<{ busy: boolean; wanted: typeof board }>({ busy: false, wanted: undefined });
+  const state = useRef<{ busy: boolean; wanted: Board | undefined }>({ busy: false, wanted: undefined });
   useEffect(() => {
     state.current.wanted = board;
     const ask = () => {
@@ -137,5 +168,5 @@ function useSolidOf(board: ReturnType<typeof useBay>['record']['board'] | undefi
     };
     ask();
   }, [board]);
-  return board ? mesh : undefined;
+  return mesh;
 }

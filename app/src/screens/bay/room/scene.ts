@@ -37,7 +37,8 @@ export interface RoomView {
   noseLift_mm: number;
   board: LitMesh;
   fins: readonly LitMesh[];
-  over: { mesh: LitMesh; shift_mm: number } | undefined;
+  /** The board laid over, as lines in space: its sections and its rails. */
+  over: readonly (readonly (readonly [number, number, number])[])[];
   /** The section at the hook as a closed line in space. */
   section: readonly (readonly [number, number, number])[];
   hook_mm: number;
@@ -139,18 +140,9 @@ export class RoomScene {
       clippingPlanes: clipping,
     });
     for (const fin of view.fins) this.world.add(new Mesh(geometryOf(fin), dark));
-    if (view.over) {
-      const ghost = new MeshStandardMaterial({
-        color: 0x17806c,
-        transparent: true,
-        opacity: 0.38,
-        depthWrite: false,
-        side: DoubleSide,
-        clippingPlanes: clipping,
-      });
-      const mesh = new Mesh(geometryOf(view.over.mesh), ghost);
-      mesh.position.x = view.over.shift_mm;
-      this.world.add(mesh);
+    for (const line of view.over) {
+      const geometry = new BufferGeometry().setFromPoints(line.map(([x, y, z]) => new Vector3(x, y, z)));
+      this.world.add(new Line(geometry, new LineBasicMaterial({ color: view.night ? 0x6fd0b8 : 0x0f6353 })));
     }
     if (view.section.length > 0) {
       const geometry = new BufferGeometry().setFromPoints(
@@ -168,17 +160,15 @@ export class RoomScene {
     const L = view.length_mm;
     const half = view.width_mm / 2;
     const places: Readonly<Record<Eye, { from: [number, number, number]; at: [number, number, number] }>> = {
-      rail: { from: [-0.42 * L, -half * 1.6, 130], at: [0.62 * L, half * 0.2, 10] },
-      bottom: { from: [-0.28 * L, half * 0.5, -0.22 * L], at: [0.5 * L, 0, 0] },
+      rail: { from: [-0.3 * L, -half * 1.5, 150], at: [0.55 * L, -half * 0.1, 20] },
+      bottom: { from: [-0.55 * L, half * 0.4, -0.42 * L], at: [0.24 * L, 0, 0] },
       deck: { from: [0.5 * L, -0.28 * L, 1.05 * L], at: [0.5 * L, 0, 0] },
-      tail: { from: [-0.62 * L, 0, 0.16 * L], at: [0.5 * L, 0, view.noseLift_mm / 3] },
+      tail: { from: [-0.45 * L, 0, 0.16 * L], at: [0.5 * L, 0, view.noseLift_mm / 3] },
     };
     const { from, at } = places[eye];
-    // Seen at the tablet's aspect the deck would run off the sides: step back by what is missing.
-    const back =
-      eye === 'deck'
-        ? Math.max(1, (L * 1.12) / (2 * 1.05 * L * Math.tan((16 * Math.PI) / 180) * this.camera.aspect))
-        : 1;
+    // Over the deck the whole length fills the width, whatever the shape of the window.
+    const reach = 1.08 * Math.hypot(0.28, 1.05) * Math.tan((16 * Math.PI) / 180) * this.camera.aspect;
+    const back = eye === 'deck' ? 0.61 / reach : 1;
     this.camera.position.set(
       at[0] + (from[0] - at[0]) * back,
       at[1] + (from[1] - at[1]) * back,

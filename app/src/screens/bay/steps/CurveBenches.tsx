@@ -1,5 +1,19 @@
 import { Select } from 'antd';
-import { hollowStretches, TAIL_KINDS, TAIL_WORDS, withNose, withTail } from '@june-tide/core';
+import { useState } from 'react';
+import {
+  curveLength_mm,
+  foilDifferences,
+  hollowStretches,
+  railLineAt,
+  READING_WORDS,
+  TAIL_KINDS,
+  TAIL_WORDS,
+  tipLifts,
+  TWELVE_mm,
+  withNose,
+  withTail,
+  withTipLifts,
+} from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -89,14 +103,65 @@ export function RockerBench() {
         <span className="quiet">lifts from the tangent at the flat point</span>
       </div>
       <MarksTable curve="rocker" />
+      <Reading />
       <Hollows stretches={hollowStretches(shape.rocker.line, 'up')} />
     </section>
   );
 }
 
+const OTHER_READINGS = ['middle', 'table'] as const;
+
+/** The tips as other people read them, to be typed that way too, and the two other lines of the bottom. */
+function Reading() {
+  const { record, shape } = useBay();
+  const [reading, setReading] = useState<(typeof OTHER_READINGS)[number]>('middle');
+  const lifts = tipLifts(shape, reading);
+  const set = (what: 'nose' | 'tail', value_mm: number, nudge: boolean) => {
+    const wanted = { ...lifts, [what === 'nose' ? 'noseLift_mm' : 'tailLift_mm']: value_mm };
+    const changed = withTipLifts(record.board, reading, wanted);
+    if (!changed) {
+      return { ok: false as const, issues: [{ code: 'lift', path: '', words: 'no board of these marks reads so' }] };
+    }
+    return editBoard(record.id, `${what} lift`, () => changed, nudge ? `reading:${what}` : undefined);
+  };
+  const L = record.board.length_mm;
+  return (
+    <>
+      <div className="row-of-tools">
+        <Select
+          aria-label="Lifts as read"
+          size="small"
+          style={{ width: 176 }}
+          value={reading}
+          options={OTHER_READINGS.map((value) => ({ value, label: READING_WORDS[value] }))}
+          onChange={setReading}
+        />
+        <span className="quiet">nose</span>
+        <LengthField
+          small
+          label="Nose lift as read"
+          value_mm={lifts.noseLift_mm}
+          onChange={(mm, nudge) => set('nose', mm, nudge)}
+        />
+        <span className="quiet">tail</span>
+        <LengthField
+          small
+          label="Tail lift as read"
+          value_mm={lifts.tailLift_mm}
+          onChange={(mm, nudge) => set('tail', mm, nudge)}
+        />
+      </div>
+      <p className="quiet" style={{ margin: '6px 0 0' }}>
+        Rail line: <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
+        <Measure mm={railLineAt(shape, L / 2)} signed /> in the middle, <Measure mm={railLineAt(shape, TWELVE_mm)} /> up
+        at tail 12. A tape along the bottom reads <Measure mm={curveLength_mm(shape)} feet />.
+      </p>
+    </>
+  );
+}
+
 export function FoilBench() {
-  const { shape, measures: m } = useBay();
-  const bias = m.noseThickness12_mm - m.tailThickness12_mm;
+  const { shape } = useBay();
   return (
     <section aria-label="Foil">
       <div className="head">
@@ -105,16 +170,24 @@ export function FoilBench() {
       </div>
       <MarksTable curve="foil" />
       <p className="quiet" style={{ margin: '6px 0 0' }}>
-        At 12 in from each end the nose is{' '}
-        {Math.abs(bias) < 0.2 ? (
-          'as thick as the tail.'
-        ) : (
-          <>
-            <Measure mm={Math.abs(bias)} /> {bias > 0 ? 'thicker' : 'thinner'} than the tail.
-          </>
-        )}
+        Nose against tail at the same distance from each end:{' '}
+        {foilDifferences(shape).map(({ at_mm, difference_mm }, i) => (
+          <span key={at_mm}>
+            {i > 0 && ', '}
+            at <Measure mm={at_mm} /> {Math.abs(difference_mm) < 0.4 ? 'the same' : <MatchWords mm={difference_mm} />}
+          </span>
+        ))}
+        .
       </p>
       <Hollows stretches={hollowStretches(shape.foil.line, 'in')} />
     </section>
+  );
+}
+
+function MatchWords({ mm }: { mm: number }) {
+  return (
+    <>
+      <Measure mm={Math.abs(mm)} /> {mm > 0 ? 'thicker' : 'thinner'}
+    </>
   );
 }

@@ -1,0 +1,38 @@
+import { Modal } from 'antd';
+
+const KEYS: readonly [keys: string[], does: string][] = [
+  [['←', '→'], 'move the tape hook an inch; with Shift a quarter'],
+  [['N'], 'hook to 12 in from the nose'],
+  [['T'], 'hook to 12 in from the tail'],
+  [['W'], 'hook to the wide point'],
+  [['1', '...', '0'], 'go to a step of the work, 0 for the tenth'],
+  [['R'], 'into the room and back'],
+  [['Ctrl', 'Z'], 'undo; with Shift redo'],
+  [['↑', '↓'], 'in a number or on a mark: 1/16; with Shift 1/4, with Alt 1/32'],
+  [['Enter'], 'take the number typed'],
+  [['?'], 'this list'],
+];
+
+/** What the keys do, on one card. */
+export function Keys({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Modal title="Keys at the stand" open={open} onCancel={onClose} footer={null} width={520}>
+      <table className="keys">
+        <tbody>
+          {KEYS.map(([keys, does]) => (
+            <tr key={does}>
+              <td>
+                {keys.map((key) => (
+                  <span key={key}>
+                    <kbd>{key}</kbd>{' '}
+                  </span>
+                ))}
+              </td>
+              <td>{does}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Modal>
+  );
+}

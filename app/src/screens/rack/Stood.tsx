@@ -1,0 +1,146 @@
+import { Button, Dropdown, Input, Modal } from 'antd';
+import { MoreOutlined } from '@ant-design/icons';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { type BoardRecord, formatLitres } from '@june-tide/core';
+import { BoardPlan } from '../../parts/BoardPlan.tsx';
+import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
+import { measuresFor } from '../../store/derived.ts';
+import { addBoard, edit, editBoard, removeBoard, undo } from '../../store/shed.ts';
+
+/** Something done to a board on the rack, and how to take it back. */
+export interface Done {
+  words: string;
+  back: () => void;
+}
+
+interface StoodProps {
+  record: BoardRecord;
+  rider: string;
+  /** Middle of its place on the wall, width of the place, y of the floor, height under the floor, pixels a mm. */
+  x: number;
+  slot: number;
+  floor: number;
+  caption: number;
+  scale: number;
+  onDone: (done: Done) => void;
+}
+
+/** One board standing on its tail, with its name and size under it and what can be done with it. */
+export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }: StoodProps) {
+  const navigate = useNavigate();
+  const [naming, setNaming] = useState<string>();
+  const { board } = record;
+  const litres = measuresFor(board).volume_L;
+  const called = `${board.name} ${record.number}`;
+  const open = () => void navigate(`/bay/${record.id}/outline`);
+
+  const act: Readonly<Record<string, () => void>> = {
+    rename: () => setNaming(board.name),
+    copy: () => {
+      const id = addBoard(board, record.riderId);
+      onDone({ words: `${called} was copied.`, back: () => void removeBoard(id) });
+    },
+    archive: () => {
+      const away = record.archived !== true;
+      edit(record.id, away ? 'put away' : 'back on the wall', ({ archived: _was, ...rest }) =>
+        away ? { ...rest, archived: true } : rest,
+      );
+      onDone({
+        words: away ? `${called} was put away.` : `${called} is back on the wall.`,
+        back: () => undo(record.id),
+      });
+    },
+    remove: () => onDone({ words: `${called} was taken off the rack.`, back: removeBoard(record.id) }),
+  };
+  const rename = () => {
+    const name = naming?.trim() ?? '';
+    if (name !== '' && name.length <= 80 && name !== board.name) {
+      editBoard(record.id, 'new name', (b) => ({ ...b, name }));
+      onDone({ words: `${called} is now ${name} ${record.number}.`, back: () => undo(record.id) });
+    }
+    setNaming(undefined);
+  };
+
+  return (
+    <g role="listitem" className="stood" data-board={called}>
+      <g
+        role="link"
+        tabIndex={0}
+        className="stood-board"
+        aria-label={`Open ${called}, ${rider}, ${formatLitres(litres)}`}
+        onClick={open}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === ' ') open();
+        }}
+      >
+        <rect className="hover-wash" x={x - slot / 2 + 2} y={floor} width={slot - 4} height={caption - 2} />
+        <rect
+          x={x - slot / 2}
+          y={floor - board.length_mm * scale}
+          width={slot}
+          height={board.length_mm * scale}
+          fill="transparent"
+        />
+        <g transform={`translate(${x} ${floor})`}>
+          <BoardPlan board={board} scale={scale} />
+        </g>
+        <g textAnchor="middle" fontFamily="var(--serif)" fill="var(--ink)" className="on-paper">
+          <text x={x} y={floor + 22} fontSize={16} fontWeight={600}>
+            {board.name}
+          </text>
+          <text x={x} y={floor + 40} fontSize={14} fontStyle="italic" fill="var(--pencil)">
+            {record.number}, {rider}
+          </text>
+          <DrawnMeasure mm={board.length_mm} feet x={x} y={floor + 62} size={20} anchor="middle" />
+          <SizeBelow x={x} y={floor + 82} width_mm={board.outline.width_mm} thickness_mm={board.foil.thickness_mm} />
+          <text x={x} y={floor + 101} fontSize={16} fontWeight={600}>
+            {formatLitres(litres)}
+          </text>
+        </g>
+      </g>
+      <foreignObject x={x + slot / 2 - 32} y={floor + 46} width={30} height={30}>
+        <div className="stood-tools">
+          <Dropdown
+            trigger={['click']}
+            menu={{
+              items: [
+                { key: 'rename', label: 'Rename' },
+                { key: 'copy', label: 'Copy' },
+                { key: 'archive', label: record.archived ? 'Back on the wall' : 'Put away' },
+                { key: 'remove', label: 'Take off the rack' },
+              ],
+              onClick: ({ key }) => act[key]?.(),
+            }}
+          >
+            <Button type="text" size="small" aria-label={`More for ${called}`} icon={<MoreOutlined aria-hidden />} />
+          </Dropdown>
+        </div>
+        <Modal
+          title={`Rename ${called}`}
+          open={naming !== undefined}
+          onOk={rename}
+          onCancel={() => setNaming(undefined)}
+        >
+          <Input
+            aria-label="New name"
+            value={naming ?? ''}
+            maxLength={80}
+            onChange={(event) => setNaming(event.target.value)}
+            onPressEnter={rename}
+          />
+        </Modal>
+      </foreignObject>
+    </g>
+  );
+}
+
+function SizeBelow({ x, y, width_mm, thickness_mm }: { x: number; y: number; width_mm: number; thickness_mm: number }) {
+  return (
+    <foreignObject x={x - 70} y={y - 16} width={140} height={22}>
+      <div className="serif" style={{ textAlign: 'center', fontSize: 15, lineHeight: '20px', color: 'var(--ink)' }}>
+        <Measure mm={width_mm} /> × <Measure mm={thickness_mm} />
+      </div>
+    </foreignObject>
+  );
+}

@@ -1,0 +1,256 @@
+import { unzipSync } from 'fflate';
+import DxfParser from 'dxf-parser';
+import { choose, drag, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
+
+test('wings go on the rail by number, and the marks hold on the finished outline', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  const before = await litres(page);
+  await page.getByRole('button', { name: 'Add a wing' }).click();
+  await expect(page.getByLabel('Wing 1 from tail')).toHaveValue('10');
+  await type(page, 'Wing 1 from tail', '9');
+  await type(page, 'Wing 1 depth', '1/2');
+  await page.getByLabel('Wing 1 raised').fill('50');
+  await page.getByLabel('Wing 1 raised').press('Enter');
+  await expect.poll(() => litres(page)).not.toBe(before);
+  await expect(page.getByRole('region', { name: 'Ticket' })).toContainText('14 3/4');
+  await page.getByRole('button', { name: 'Take off wing 1' }).click();
+  await expect(page.getByLabel('Wing 1 from tail')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Undo: wing 1 off/ }).click();
+  await expect(page.getByLabel('Wing 1 from tail')).toHaveValue('9');
+});
+
+test('rails: a station at the hook, its numbers by hand, one rail all along', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Rails');
+  await expect(page.getByTestId('rails-on-plan').locator('path')).toHaveCount(4);
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.getByRole('button', { name: 'Set a rail at the hook' }).click();
+  await expect(page.getByTestId('rails-on-plan').locator('path')).toHaveCount(5);
+  const before = await litres(page);
+  const fullness = page.getByRole('spinbutton', { name: /^Fullness, 20 in from tail/ });
+  await fullness.fill('100');
+  await fullness.press('Enter');
+  await expect.poll(() => litres(page)).toBeGreaterThan(before);
+  await choose(page, 'Rail, 12 in from nose', '50/50 soft');
+  await page.getByRole('button', { name: 'All as 12 in from nose' }).click();
+  await page.keyboard.press('w');
+  await expect(page.getByRole('region', { name: 'Section at the hook' })).toContainText('50/50');
+});
+
+test('bottom: contours added, pulled along the board, switched off, taken off', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Bottom');
+  await choose(page, 'Add a contour', 'Channels');
+  await expect(page.getByLabel('Depth of channels')).toBeVisible();
+  const withChannels = await litres(page);
+  await page.getByRole('switch', { name: 'Channels on' }).click();
+  await expect.poll(() => litres(page)).not.toBe(withChannels);
+  await page.getByRole('switch', { name: 'Channels on' }).click();
+  await expect.poll(() => litres(page)).toBe(withChannels);
+  await page.getByRole('button', { name: 'Take off the channels' }).click();
+  await expect(page.getByLabel('Depth of channels')).toHaveCount(0);
+
+  const single = await litres(page);
+  await drag(page, page.locator('[data-depth="0.1"]'), 4, 40);
+  await expect(page.getByRole('button', { name: /^Undo: single concave pulled/ })).toBeVisible();
+  await expect.poll(() => litres(page)).not.toBe(single);
+  await page.locator('[data-depth="0.1"]').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('t');
+  await page.getByRole('button', { name: 'Depth at the hook' }).click();
+  await expect(page.getByRole('group', { name: 'Depths of the single concave' }).locator('.depth')).toHaveCount(6);
+});
+
+test('fins: template, cant, what the foam says, what else the boxes serve as', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Fins');
+  await choose(page, 'Fin setup', /^Five boxes$/);
+  await expect(page.getByText('also thruster, quad, twin, twin and trailer')).toBeVisible();
+  await choose(page, 'Front pair template', 'Twin, upright');
+  await expect(page.getByLabel('Front pair base')).toHaveValue('5');
+  const cant = page.getByRole('spinbutton', { name: 'Front pair cant' });
+  await cant.fill('8');
+  await cant.press('Enter');
+  await type(page, 'Front pair from rail', '7/8');
+  await expect(page.getByRole('status').filter({ hasText: 'breaks into the rail' })).toBeVisible();
+  await expect(page.getByText(/Toe lines meet/)).toBeVisible();
+});
+
+test('rocker is read and typed from mid-length and as it lies on a table', async ({ page }) => {
+  await startBoard(page, 'Gannet');
+  await step(page, 'Rocker');
+  await type(page, 'Nose lift as read', '5 1/2');
+  await expect(page.getByLabel('Nose lift as read')).toHaveValue('5 1/2');
+  await choose(page, 'Lifts as read', 'lying on a table');
+  const onTable = await page.getByLabel('Tail lift as read').inputValue();
+  expect(onTable).not.toBe('3 1/2');
+  await type(page, 'Tail lift as read', '3 1/2');
+  await expect(page.getByLabel('Tail lift as read')).toHaveValue('3 1/2');
+  await expect(page.getByText(/A tape along the bottom reads/)).toContainText("6'8");
+  await type(page, 'Nose lift as read', "9'0");
+  await expect(page.getByRole('alert')).toContainText('No board of these marks');
+});
+
+test('another board laid over: lines, changes on the ticket, differences, pushed', async ({ page }) => {
+  await startBoard(page, 'Slack Water', 'Maren');
+  await choose(page, 'Lay over another board', 'This board as it was when opened');
+  await type(page, 'Wide point width', '19 3/4');
+  await expect(page.getByTestId('laid-over').locator('path')).toHaveCount(4);
+  await expect(page.getByTestId('litres-change')).toContainText('+0.');
+  await page.getByText('×3', { exact: true }).click();
+  await expect(page.getByTestId('laid-over').locator('path')).toHaveCount(8);
+  await page.getByText('Nose', { exact: true }).click();
+  await page.getByRole('button', { name: 'Differences' }).click();
+  const table = page.getByRole('dialog');
+  await expect(table.getByRole('row', { name: /^Width/ })).toContainText('1/2');
+  await expect(table).toContainText('One lever differs'.replace('One', '1'));
+  await page.keyboard.press('Escape');
+  await choose(page, 'Lay over another board', /^Gannet/);
+  await expect(page.getByRole('region', { name: 'Ticket' }).locator('.change').first()).toBeVisible();
+});
+
+test('the room: eyes, stripes and the cut each give another picture, and the drawing is a key away', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await startBoard(page, 'Two Lanterns');
+  await page.getByRole('button', { name: 'Into the room' }).click();
+  const room = page.getByTestId('room');
+  await expect
+    .poll(async () => Number(await room.getAttribute('data-corners')), { timeout: 20_000 })
+    .toBeGreaterThan(50_000);
+  const seen = new Set<string>();
+  const look = async () => {
+    await page.waitForTimeout(700);
+    seen.add((await room.screenshot()).toString('base64'));
+  };
+  await look();
+  for (const eye of ['Down the rail', 'Along the bottom', 'Behind the tail']) {
+    await page.getByText(eye, { exact: true }).click();
+    await look();
+  }
+  await page.getByRole('switch', { name: 'Stripes of light' }).click();
+  await look();
+  await page.getByRole('switch', { name: 'Cut at the hook' }).click();
+  await look();
+  expect(seen.size).toBe(6);
+  await page.getByRole('heading', { name: /Two Lanterns/ }).click();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('group', { name: /plan, tape and profile/ })).toBeVisible();
+});
+
+test('keys: digits walk the steps, ? lists them', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await page.keyboard.press('6');
+  await expect(page.getByRole('region', { name: 'Bottom', exact: true })).toBeVisible();
+  await page.keyboard.press('0');
+  await expect(page.getByRole('region', { name: 'Ride', exact: true })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('hook to 12 in from the nose');
+});
+
+test('the rack: sort, filter, copy, rename, put away, take off, and back again', async ({ page }) => {
+  await page.goto('/');
+  const names = () => page.getByRole('listitem').evaluateAll((all) => all.map((g) => g.getAttribute('data-board')));
+  await expect(page.getByText('9 boards at one true scale')).toBeVisible();
+  expect((await names())[0]).toBe('Kettle 7');
+  await page.getByText('Litres', { exact: true }).click();
+  expect((await names()).at(-1)).toBe('Long Quay 9');
+  await choose(page, 'Which boards', /^Gun$/);
+  await expect.poll(names).toEqual(['North Ledge 4']);
+  const more = async (board: string, what: string) => {
+    await page.getByRole('button', { name: `More for ${board}` }).click();
+    await page.getByRole('menuitem', { name: what }).click();
+  };
+  await more('North Ledge 4', 'Copy');
+  await expect.poll(names).toHaveLength(2);
+  await more('North Ledge 5', 'Rename');
+  await page.getByLabel('New name').fill('Skerry');
+  await page.getByRole('button', { name: 'OK' }).click();
+  await expect.poll(names).toContain('Skerry 5');
+  await more('Skerry 5', 'Put away');
+  await expect.poll(names).toEqual(['North Ledge 4']);
+  await choose(page, 'Which boards', /^Put away$/);
+  await expect.poll(names).toEqual(['Skerry 5']);
+  await more('Skerry 5', 'Take off the rack');
+  await expect.poll(names).toEqual([]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(names).toEqual(['Skerry 5']);
+  await saved(page);
+  await page.reload();
+  await choose(page, 'Which boards', /^Put away$/);
+  await expect.poll(names).toEqual(['Skerry 5']);
+});
+
+test('drawings and solids leave in every format and open elsewhere', async ({ page }) => {
+  await startBoard(page, 'Peat Fire');
+  await step(page, 'Make');
+  const dxf = await taken(page, () => page.getByRole('button', { name: 'Fins (DXF)' }).click());
+  expect(dxf.name).toMatch(/^peat-fire-\d+-fins\.dxf$/);
+  expect(new DxfParser().parseSync(dxf.bytes.toString('utf8'))?.header.$INSUNITS).toBe(4);
+  const threeMf = await taken(page, () => page.getByRole('button', { name: 'Solid (3MF)' }).click());
+  expect(Object.keys(unzipSync(new Uint8Array(threeMf.bytes)))).toContain('3D/3dmodel.model');
+  const obj = await taken(page, () => page.getByRole('button', { name: 'Solid (OBJ)' }).click());
+  expect(obj.bytes.toString('utf8')).toMatch(/\nf \d+ \d+ \d+\n/);
+  const csv = await taken(page, () => page.getByRole('button', { name: 'Station table (CSV)' }).click());
+  expect(csv.bytes.toString('utf8')).toMatch(/\nnose,304\.8,/);
+});
+
+test('a newcomer draws a winged swallow-tail twin to given numbers, and finds them on the ticket and in the table', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await startBoard(page, 'Slack Water');
+  await type(page, 'Length', "5'9");
+  await type(page, 'Wide point width', '20 1/8');
+  await type(page, 'Nose 12 width', '13 1/4');
+  await type(page, 'Tail 12 width', '15');
+  await choose(page, 'Tail', 'Swallow tail');
+  await type(page, 'Block width', '7 1/2');
+  await type(page, 'Tail depth', '2 3/4');
+  await page.getByRole('button', { name: 'Add a wing' }).click();
+  await type(page, 'Wing 1 from tail', '9 1/2');
+  await type(page, 'Wing 1 depth', '3/8');
+  await step(page, 'Rocker');
+  await type(page, 'Nose tip lift', '4 1/4');
+  await type(page, 'Tail tip lift', '2 1/8');
+  await step(page, 'Foil');
+  await type(page, 'Thickest thick', '2 1/2');
+  await step(page, 'Fins');
+  await choose(page, 'Fin setup', /^Twin$/);
+  await step(page, 'Make');
+  const csv = (
+    await taken(page, () => page.getByRole('button', { name: 'Station table (CSV)' }).click())
+  ).bytes.toString();
+  const row = (from: string, at: string) =>
+    csv
+      .split('\r\n')
+      .find((line) => line.startsWith(`${from},${at},`))!
+      .split(',')
+      .map(Number);
+  const near = (got: number, inches: number) => expect(Math.abs(got / 25.4 - inches)).toBeLessThan(1 / 32);
+  near(row('nose', '304.8')[3], 13.25);
+  near(row('tail', '304.8')[3], 15);
+  near(row('wide', '0')[3], 20.125);
+  const ticket = page.getByRole('region', { name: 'Ticket' });
+  for (const words of ["5'9", '20 1/8', '2 1/2', '13 1/4', '15', '7 1/2', '4 1/4', '2 1/8']) {
+    await expect(ticket).toContainText(words);
+  }
+});
+
+test('a newcomer draws a nose rider with a teardrop concave', async ({ page }) => {
+  await startBoard(page, 'Lamplight');
+  await type(page, 'Length', "9'6");
+  await type(page, 'Wide point width', '23 1/4');
+  await type(page, 'Nose 12 width', '18 1/2');
+  await type(page, 'Tail 12 width', '15 1/4');
+  await choose(page, 'Tail', 'Square tail');
+  await step(page, 'Bottom');
+  await choose(page, 'A usual bottom to begin from', 'Nose concave and belly');
+  await type(page, 'Depth of nose concave', '1/4');
+  await page.getByRole('heading', { name: 'Bottom' }).click();
+  await page.keyboard.press('n');
+  await expect(page.getByTestId('section-figures')).toContainText('concave at the edge');
+  const ticket = page.getByRole('region', { name: 'Ticket' });
+  for (const words of ["9'6", '23 1/4', '18 1/2', '15 1/4']) await expect(ticket).toContainText(words);
+});
