@@ -213,7 +213,7 @@ function Plan({ scale }: { scale: PlankScale }) {
       />
       {step === 'fins' && <FinsOnPlan scale={scale} />}
       {step === 'rails' && <RailsOnPlan scale={scale} />}
-      {hookHalf > 0 && !nearMark && !scale.half && step !== 'bottom' && (
+      {hookHalf > 0 && !nearMark && !scale.half && step !== 'bottom' && step !== 'fins' && (
         <DrawnMeasure
           mm={2 * hookHalf}
           x={hook_mm < board.length_mm / 2 ? scale.x(hook_mm) + 10 : scale.x(hook_mm) - 10}
@@ -259,9 +259,9 @@ function Profile({ scale }: { scale: PlankScale }) {
       <line x1={bottom[0].x} x2={deck[0].x} y1={bottom[0].y} y2={deck[0].y} stroke="var(--ink)" strokeWidth={2} />
       {scale.stretch > 1 && (
         <text
-          x={scale.x(L / 2)}
+          x={scale.x(0)}
           y={scale.height - 8}
-          textAnchor="middle"
+          textAnchor="start"
           fontSize={13}
           fontStyle="italic"
           fontFamily="var(--serif)"

@@ -97,7 +97,7 @@ function BottomFigure({ section }: { section: Section }) {
   );
 }
 
-const EDGES = { left: 50, right: 58, top: 12, foot: 46 };
+const EDGES = { left: 66, right: 58, top: 12, foot: 46 };
 
 /** Half the section, stringer at the left, as large as fits; thickness, apex, tuck and the straightedge written on it. */
 function Drawn({ section, width, height }: { section: Section; width: number; height: number }) {
