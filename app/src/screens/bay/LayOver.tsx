@@ -1,6 +1,13 @@
 import { Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { compared, formatLitres, leverWords, MEASURES, type MeasureKey } from '@june-tide/core';
+import {
+  compared,
+  formatLitres,
+  type LeverDifference,
+  type MeasureKey,
+  MEASURES,
+  type MeasureUnit,
+} from '@june-tide/core';
 import { Measure } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
@@ -78,12 +85,26 @@ export function LayOver() {
   );
 }
 
+/** Smaller differences cannot be read on a tape: mm, mm², litres, plain. */
+const LEAST: Readonly<Record<MeasureUnit, number>> = { mm: 0.4, mm2: 300, L: 0.05, '': 0.002 };
+const GROUP_WORDS: Readonly<Record<LeverDifference['group'], string>> = {
+  size: 'size',
+  outline: 'the outline',
+  rocker: 'rocker',
+  foil: 'foil',
+  deck: 'the deck',
+  rails: 'rails',
+  bottom: 'the bottom',
+  fins: 'fins',
+};
+
 /** Every number of both boards that differs, and the levers behind it. */
 function Differences() {
   const { record, over } = useBay();
   if (!over) return null;
   const { measures, levers } = compared(over.board, record.board);
-  const changed = measures.filter((m) => Math.abs(m.difference) > 1e-6 * Math.max(1, Math.abs(m.from)));
+  const changed = measures.filter((m) => Math.abs(m.difference) > LEAST[MEASURES[m.key][0]]);
+  const groups = [...new Set(levers.map((lever) => lever.group))];
   return (
     <div className="differences">
       <h2>
@@ -131,25 +152,12 @@ function Differences() {
       <p className="quiet" style={{ marginTop: 10 }}>
         {levers.length === 0
           ? 'No lever differs.'
-          : `${levers.length} ${levers.length === 1 ? 'lever differs' : 'levers differ'}: `}
-        {levers
-          .slice(0, 12)
-          .map((lever) => leverName(lever.path, lever.from, lever.to))
-          .join('; ')}
-        {levers.length > 12 && ` and ${levers.length - 12} more`}
+          : `${levers.length} ${levers.length === 1 ? 'lever differs' : 'levers differ'}: ${groups
+              .map((group) => `${levers.filter((lever) => lever.group === group).length} of ${GROUP_WORDS[group]}`)
+              .join(', ')}.`}
       </p>
     </div>
   );
-}
-
-/** “outline, wide point” for outline.widePoint_mm, with words for choices. */
-function leverName(path: string, from: number | string | undefined, to: number | string | undefined): string {
-  const name = path
-    .replace(/_(mm|rad)\b/g, '')
-    .split('.')
-    .map((part) => part.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase())
-    .join(', ');
-  return typeof from === 'string' || typeof to === 'string' ? `${name} ${leverWords(from)} to ${leverWords(to)}` : name;
 }
 
 function Value({ measure, value }: { measure: MeasureKey; value: number }) {
