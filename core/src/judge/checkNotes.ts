@@ -1,5 +1,6 @@
 import type { Shape } from '../board/shape.ts';
-import { hollowStretches } from '../curve/spring.ts';
+import { hollowsOf } from '../board/troubles.ts';
+import { finTroubles } from '../fins/checks.ts';
 import { measure } from '../measure/measure.ts';
 import { FOIL_BALANCE_mm } from '../tolerances.ts';
 import type { LitresTarget } from '../rider/litres.ts';
@@ -7,15 +8,14 @@ import { formatLength, formatLitres, type LengthStyle } from '../units/format.ts
 
 /** Something worth a look before foam is cut. */
 export interface CheckNote {
-  code: 'litresBelow' | 'litresAbove' | 'foilBias' | 'hollow' | 'thinOverFins';
+  code: 'litresBelow' | 'litresAbove' | 'foilBias' | 'hollow' | 'finBox';
   /** `note` is information, `look` asks for a decision. */
   level: 'note' | 'look';
   title: string;
   words: string;
 }
 
-/** Foam over a fin box: thinner is weak. Our own figure: 3/4 in, about the depth of common boxes and a little more. */
-const FOAM_OVER_BOX_mm = 19;
+const ROLE_WORDS = { centre: 'Centre fin', front: 'Front fins', rear: 'Rear fins' } as const;
 
 /** What the numbers say before foam is cut: litres, balance of the foil, hollows, foam over the fins. */
 export function checkNotes(shape: Shape, target: LitresTarget | undefined, style: LengthStyle): CheckNote[] {
@@ -47,29 +47,21 @@ export function checkNotes(shape: Shape, target: LitresTarget | undefined, style
       words: `At 12 in the ${fuller} is ${formatLength(Math.abs(bias), style)} thicker. A balanced foil stays within 0.05 in; meant, it puts foam under the ${bias > 0 ? 'chest and front foot' : 'back foot'}.`,
     });
   }
-  const curves = [
-    ['outline', hollowStretches(shape.outline.base, 'in')],
-    ['rocker', hollowStretches(shape.rocker.line, 'up')],
-    ['foil', hollowStretches(shape.foil.line, 'in')],
-  ] as const;
-  for (const [name, stretches] of curves) {
-    for (const [from, to] of stretches) {
-      notes.push({
-        code: 'hollow',
-        level: 'look',
-        title: `Hollow in the ${name}`,
-        words: `Between ${formatLength(from, style)} and ${formatLength(to, style)} from the tail the marks ask for a hollow. Lift one off, or move it toward the batten.`,
-      });
-    }
-  }
-  for (const box of shape.board.fins.boxes) {
-    const there = shape.foil.line.valueAt(box.trailingEdge_mm);
-    if (there >= FOAM_OVER_BOX_mm) continue;
+  for (const { curve, from_mm, to_mm } of hollowsOf(shape)) {
     notes.push({
-      code: 'thinOverFins',
+      code: 'hollow',
       level: 'look',
-      title: 'Thin over a fin box',
-      words: `${formatLength(there, style)} of foam at ${formatLength(box.trailingEdge_mm, style)} from the tail; most boxes want ${formatLength(FOAM_OVER_BOX_mm, style)}.`,
+      title: `Hollow in the ${curve}`,
+      words: `Between ${formatLength(from_mm, style)} and ${formatLength(to_mm, style)} from the tail the marks ask for a hollow. Lift one off, or move it toward the batten.`,
+    });
+  }
+  for (const trouble of finTroubles(shape)) {
+    const role = ROLE_WORDS[shape.board.fins.boxes[trouble.box].role];
+    notes.push({
+      code: 'finBox',
+      level: 'look',
+      title: `${role}: ${trouble.words}`,
+      words: `There is ${formatLength(trouble.has_mm, style)} where ${formatLength(trouble.needs_mm, style)} is wanted. Move the box, or thicken there.`,
     });
   }
   return notes;

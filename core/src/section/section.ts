@@ -82,7 +82,7 @@ export function sectionOf(input: SectionInput): Section {
   let d = cappedAt(reach, rail.edgeRadius_mm * Math.tan(Math.abs(turn) / 2));
   d = Math.min(Math.max(d, 0.02 * Math.min(w, 1)), reach);
 
-  const deckCurvature = ((2 / 3) * b * (1 - alpha)) / (beta * (D1 - h) ** 2);
+  const deckCurvature = ((2 / 3) * b * (1 - alpha)) / (beta * (D1 - h)) ** 2;
   const P3y = yE + d * cos;
   const P3z = zE + d * sin;
   const W2 = (2 / 3) * (w - d * cos);
@@ -94,7 +94,7 @@ export function sectionOf(input: SectionInput): Section {
     if (!(gamma >= 0.15 && gamma <= 0.9)) {
       gamma = gamma > 0.9 ? 0.9 : 0.15;
       const underCurvature = (W2 * (1 - gamma)) / (b2 * H) ** 2;
-      beta = Math.min(0.9, Math.max(0.3, (beta * deckCurvature) / underCurvature));
+      beta = Math.min(0.9, Math.max(0.3, beta * Math.sqrt(deckCurvature / underCurvature)));
     }
   }
   const under: Cubic = [b, h, b, h - b2 * H, P3y + gamma * (b - P3y), P3z + gamma * (C_z - P3z), P3y, P3z];
