@@ -1,5 +1,5 @@
 /** Runs `work` some times to warm up and then `runs` times, and gives each time in ms, sorted. */
-export function timesOf(work: () => unknown, runs = 200, warm = 30): number[] {
+export function timesOf(work: () => unknown, runs = 400, warm = 400): number[] {
   for (let i = 0; i < warm; i++) work();
   const times: number[] = [];
   for (let i = 0; i < runs; i++) {
@@ -11,7 +11,7 @@ export function timesOf(work: () => unknown, runs = 200, warm = 30): number[] {
 }
 
 export const median = (sorted: readonly number[]): number => sorted[Math.floor(sorted.length / 2)];
-export const medianOf = (work: () => unknown, runs = 200, warm = 30): number => median(timesOf(work, runs, warm));
+export const medianOf = (work: () => unknown, runs = 400, warm = 400): number => median(timesOf(work, runs, warm));
 
 /** The same for work that has to be awaited. */
 export async function medianOfAsync(work: () => Promise<unknown>, runs = 20, warm = 2): Promise<number> {
