@@ -11,7 +11,7 @@ import { meshFaults } from '../testing/validateMesh.ts';
 import { MARK_MET_mm } from '../tolerances.ts';
 import { sectionAt, shapeOf } from './shape.ts';
 import { stationOfMark } from './station.ts';
-import { boardSchema, type Mark } from './document.ts';
+import { type Board, boardSchema, type Mark } from './document.ts';
 
 const SEED = 20261125;
 
@@ -66,6 +66,48 @@ describe('500 boards drawn over the whole parameter space', () => {
       if (faults.length > 0) throw new Error(`${faults.join('; ')} on ${JSON.stringify(board)}`);
     }
   }, 60_000);
+
+  it('with their ends swapped are their own mirror: outline, rocker and foil', () => {
+    const swapped = <M extends Mark>(marks: readonly M[]): M[] =>
+      marks.map((mark) => ({ ...mark, from: mark.from === 'nose' ? ('tail' as const) : ('nose' as const) }));
+    for (const drawn of boards.slice(0, 120)) {
+      const board: Board = {
+        ...drawn,
+        outline: {
+          ...drawn.outline,
+          nose: { kind: 'pointed', curve_rad: (40 * Math.PI) / 180 },
+          tail: { kind: 'pin', block_mm: 0, depth_mm: 0 },
+          wings: [],
+        },
+        deck: { ...drawn.deck, features: [] },
+      };
+      const { outline, rocker, foil } = board;
+      const turned: Board = {
+        ...board,
+        outline: { ...outline, widePoint_mm: -outline.widePoint_mm, marks: swapped(outline.marks) },
+        rocker: {
+          noseLift_mm: rocker.tailLift_mm,
+          tailLift_mm: rocker.noseLift_mm,
+          flatPoint_mm: -rocker.flatPoint_mm,
+          marks: swapped(rocker.marks),
+        },
+        foil: { ...foil, thickest_mm: -foil.thickest_mm, marks: swapped(foil.marks) },
+      };
+      const [one, two] = [shapeOf(board), shapeOf(turned)];
+      let worst = 0;
+      for (let k = 1; k < 30; k++) {
+        const x = (board.length_mm * k) / 30;
+        const y = board.length_mm - x;
+        worst = Math.max(
+          worst,
+          Math.abs(halfBreadthAt(one.outline, x) - halfBreadthAt(two.outline, y)),
+          Math.abs(one.rocker.line.valueAt(x) - two.rocker.line.valueAt(y)),
+          Math.abs(thicknessAt(one.foil, x) - thicknessAt(two.foil, y)),
+        );
+      }
+      if (!(worst < 0.02)) throw new Error(`off its mirror by ${worst} on ${JSON.stringify(board)}`);
+    }
+  });
 
   it('keep their numbers when turned, moved, grown or mirrored', () => {
     for (const board of boards.slice(0, 60)) {

@@ -161,16 +161,20 @@ describe('what the craft knows (CP)', () => {
         ...base.outline,
         width_mm: 21.5 * 25.4,
         marks: [
-          { from: 'nose', at_mm: 304.8, value_mm: 13.5 * 25.4 },
-          { from: 'tail', at_mm: 304.8, value_mm: 16 * 25.4 },
+          { from: 'nose', at_mm: 304.8, value_mm: 14 * 25.4 },
+          { from: 'tail', at_mm: 304.8, value_mm: 16.25 * 25.4 },
         ],
         tail: { ...base.outline.tail, block_mm: 6.5 * 25.4 },
       },
     };
     const thick = thickened(board, 3.125 * 25.4 - board.foil.thickness_mm);
-    const litres = volume_L(shapeOf(thick));
-    expect(litres).toBeGreaterThan(44.5);
-    expect(litres).toBeLessThan(49.5);
+    // Ordinary rails, and the full boxy ones that carry a heavy rider.
+    for (const fullness of [undefined, 0.8, 1]) {
+      const stations = thick.rails.stations.map((r) => ({ ...r, fullness: fullness ?? r.fullness }));
+      const litres = volume_L(shapeOf({ ...thick, rails: { ...thick.rails, stations } }));
+      expect(litres).toBeGreaterThan(46);
+      expect(litres).toBeLessThan(49);
+    }
   });
 
   it('a longer curve than its chord, more rocker more so', () => {
