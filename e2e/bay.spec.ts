@@ -139,6 +139,16 @@ test('the room: eyes, stripes and the cut each give another picture, and the dra
   await expect(page.getByRole('group', { name: /plan, tape and profile/ })).toBeVisible();
 });
 
+test('the ticket leaves as plain text, and every number says what it is', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await startBoard(page, 'Slack Water', 'Maren');
+  await page.getByRole('button', { name: 'Copy the ticket as text' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'copied' })).toBeVisible();
+  const text = await page.evaluate(() => navigator.clipboard.readText());
+  for (const line of ["Length: 6'0", 'Width: 19 1/4 in', 'Fins: thruster']) expect(text.split('\n')).toContain(line);
+  await expect(page.getByTitle(/12 in from the nose tip/)).toBeVisible();
+});
+
 test('keys: digits walk the steps, ? lists them', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await page.keyboard.press('6');

@@ -12,7 +12,8 @@ import { placedFins } from './placed.ts';
 import { finSpots } from './spots.ts';
 
 describe('foils', () => {
-  // NACA 0012 ordinates, per cent of chord: Abbott and von Doenhoff, Theory of Wing Sections, 1959, appendix III.
+  // NACA 0012 ordinates, per cent of chord: Abbott and von Doenhoff, Theory of Wing Sections, 1959, appendix III;
+  // the ordinates from memory.
   it.each([
     [1.25, 1.894],
     [2.5, 2.615],

@@ -1,6 +1,8 @@
-import type { ReactNode } from 'react';
-import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS } from '@june-tide/core';
-import { Measure } from '../../parts/Measure.tsx';
+import { Button } from 'antd';
+import { CopyOutlined } from '@ant-design/icons';
+import { type ReactNode, useState } from 'react';
+import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS, ticketLines } from '@june-tide/core';
+import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { useBay } from './useBay.ts';
 
@@ -16,6 +18,7 @@ export function Ticket({ children }: { children?: ReactNode }) {
       <div className="who">
         <span>
           {board.name} {record.number}
+          <CopyTicket />
         </span>
         {rider && (
           <span>
@@ -27,7 +30,11 @@ export function Ticket({ children }: { children?: ReactNode }) {
         <Measure mm={m.length_mm} feet /> × <Measure mm={m.width_mm} /> × <Measure mm={m.thickness_mm} />
       </div>
       <div className="litres-row">
-        <span className="litres" data-testid="litres">
+        <span
+          className="litres"
+          data-testid="litres"
+          title="Shaped foam: the integral of the section areas along the board."
+        >
           {formatLitres(m.volume_L)}
         </span>
         {than && Math.abs(m.volume_L - than.volume_L) >= 0.05 && (
@@ -84,13 +91,58 @@ export function Ticket({ children }: { children?: ReactNode }) {
   );
 }
 
+/** The whole ticket as plain lines on the clipboard, for a message or a note. */
+function CopyTicket() {
+  const { record, shape } = useBay();
+  const style = useLengthStyle();
+  const [said, say] = useState<string>();
+  const copy = async () => {
+    const lines = ticketLines(shape, style).map((line) => `${line.name}: ${line.value}`);
+    try {
+      await navigator.clipboard.writeText([`${record.board.name} ${record.number}`, ...lines, ''].join('\n'));
+      say('copied');
+    } catch {
+      say('this browser keeps the clipboard to itself');
+    }
+    setTimeout(() => say(undefined), 4000);
+  };
+  return (
+    <>
+      <Button
+        type="text"
+        size="small"
+        aria-label="Copy the ticket as text"
+        title="Copy the ticket as text"
+        icon={<CopyOutlined aria-hidden />}
+        onClick={() => void copy()}
+      />
+      {said && (
+        <small role="status" className="quiet">
+          {said}
+        </small>
+      )}
+    </>
+  );
+}
+
+/** What each number is, for whoever rests the pointer on it. */
+const EXPLAINED: Readonly<Record<string, string>> = {
+  'Nose 12': 'Full width 12 in from the nose tip, on the finished outline: 2 b(L − 12 in).',
+  'Nose lift': 'Nose tip above the tangent at the flat point, at the stringer.',
+  'Tail 12': 'Full width 12 in from the tail tip, on the finished outline: 2 b(12 in).',
+  'Tail lift': 'Tail tip above the tangent at the flat point, at the stringer.',
+  Block: 'Width across the tail block or the tips.',
+  'Thick N12': 'Foam at the stringer 12 in from the nose, by callipers.',
+  'Thick T12': 'Foam at the stringer 12 in from the tail, by callipers.',
+};
+
 /** Closer than this two sizes read the same on any tape. */
 const SAME_mm = 0.4;
 
 function Line({ name, mm, than }: { name: string; mm: number; than?: number | undefined }) {
   const change = than === undefined ? 0 : mm - than;
   return (
-    <div>
+    <div title={EXPLAINED[name]}>
       <dt>{name}</dt>
       <dd>
         {Math.abs(change) > SAME_mm && (
