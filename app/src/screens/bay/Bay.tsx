@@ -17,7 +17,6 @@ import { type BayContext, BayProvider, type StepKey, STEPS } from './useBay.ts';
 
 /** These render anew only when the unhurried bay moves on. */
 const QuietJobCard = memo(JobCard);
-const QuietBench = memo(StepBench);
 const QuietLayOver = memo(LayOver);
 
 const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
@@ -112,7 +111,7 @@ export function Bay() {
     };
   }, [record, riders, step, hook, held, overChoice, overRecord, opened]);
 
-  // The line, its section and its ticket follow each frame; the job card and the bench follow when there is time.
+  // The job card and the list of boards to lay over follow when there is time; what takes numbers is always current.
   const unhurried = useDeferredValue(value);
 
   if (!record) {
@@ -159,9 +158,7 @@ export function Bay() {
           <div className="stand">
             <Plank inRoom={inRoom} onRoom={setInRoom} />
             <div className="bench">
-              <BayProvider value={unhurried?.step === value.step ? unhurried : value}>
-                <QuietBench />
-              </BayProvider>
+              <StepBench />
               <SectionView />
               <Ticket>
                 <BayProvider value={unhurried ?? value}>
