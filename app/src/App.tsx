@@ -1,5 +1,5 @@
 import { Button, ConfigProvider, Result, Spin } from 'antd';
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { Bay } from './screens/bay/Bay.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
@@ -11,7 +11,8 @@ export function App() {
   const status = useShed((shed) => shed.status);
   const failure = useShed((shed) => shed.failure);
   const light = useShed((shed) => shed.settings.light);
-  useEffect(() => {
+  // Before any canvas is painted in the colours of the light.
+  useLayoutEffect(() => {
     document.documentElement.dataset.light = light;
   }, [light]);
   return (

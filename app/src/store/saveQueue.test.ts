@@ -49,4 +49,20 @@ describe('the save queue', () => {
     await settle(40);
     expect(written).toEqual(['new']);
   });
+
+  it('spaces the states of a drag, and lets go of the wait when a step that is not one comes', async () => {
+    const written: string[] = [];
+    const queue = new SaveQueue(() => undefined, 10, 60);
+    for (let i = 0; i < 5; i++) {
+      queue.put('a', async () => void written.push(`drag ${i}`), true);
+      await settle(4);
+    }
+    expect(written).toEqual(['drag 0']);
+    queue.put('a', async () => void written.push('typed'));
+    await settle();
+    expect(written).toEqual(['drag 0', 'typed']);
+    queue.put('a', async () => void written.push('last of a drag'), true);
+    await settle(90);
+    expect(written.at(-1)).toBe('last of a drag');
+  });
 });

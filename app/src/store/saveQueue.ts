@@ -3,13 +3,18 @@ export type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed
 
 interface Job {
   write: () => Promise<unknown>;
+  /** May wait a moment for a newer one: a state in the middle of a drag. */
+  patient: boolean;
 }
 
 const RETRY_ms = 3000;
+/** A drag is at most so far ahead of the disk. */
+const APART_ms = 120;
 
 /**
- * Writes the latest state of each thing, one write at a time, at once and without waiting for a pause: a drag is on
- * disk while it lasts. A newer state replaces one still waiting. A failed write is kept in memory and tried again.
+ * Writes the latest state of each thing, one write at a time, at once and without waiting for a pause: a drag is on disk
+ * while it lasts, its states a little apart. A newer state replaces one still waiting. A failed write is
+ * kept in memory and tried again.
  */
 export class SaveQueue {
   private readonly waiting = new Map<string, Job>();
@@ -17,19 +22,37 @@ export class SaveQueue {
   private readonly tell: (state: SaveState) => void;
   private readonly retry_ms: number;
 
-  constructor(tell: (state: SaveState) => void, retry_ms = RETRY_ms) {
+  private readonly apart_ms: number;
+  private hurry: () => void = () => undefined;
+
+  constructor(tell: (state: SaveState) => void, retry_ms = RETRY_ms, apart_ms = APART_ms) {
     this.tell = tell;
     this.retry_ms = retry_ms;
+    this.apart_ms = apart_ms;
   }
 
-  put(key: string, write: () => Promise<unknown>): void {
-    this.waiting.set(key, { write });
+  put(key: string, write: () => Promise<unknown>, patient = false): void {
+    this.waiting.set(key, { write, patient });
+    if (!patient) this.hurry();
     if (!this.running) void this.run();
   }
 
   /** Is anything not on disk yet? */
   get busy(): boolean {
     return this.running || this.waiting.size > 0;
+  }
+
+  /** Waits a moment if all that waits is patient; a put that is not ends it. */
+  private async pause(): Promise<void> {
+    const jobs = [...this.waiting.values()];
+    if (jobs.length === 0 || !jobs.every((job) => job.patient)) return;
+    await new Promise<void>((done) => {
+      const timer = setTimeout(done, this.apart_ms);
+      this.hurry = () => {
+        clearTimeout(timer);
+        done();
+      };
+    });
   }
 
   private async run(): Promise<void> {
@@ -49,6 +72,7 @@ export class SaveQueue {
         }, this.retry_ms);
         return;
       }
+      await this.pause();
     }
     this.running = false;
     this.tell({ kind: 'saved' });

@@ -71,12 +71,16 @@ export async function loadShed(): Promise<void> {
   }
 }
 
-function keep(record: BoardRecord): void {
+function keep(record: BoardRecord, patient = false): void {
   useShed.setState((shed) => ({ records: { ...shed.records, [record.id]: record } }));
-  queue.put(`board:${record.id}`, async () => {
-    await db.boards.put(record);
-    channel?.postMessage({ kind: 'board', record });
-  });
+  queue.put(
+    `board:${record.id}`,
+    async () => {
+      await db.boards.put(record);
+      channel?.postMessage({ kind: 'board', record });
+    },
+    patient,
+  );
 }
 
 /** A change from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */
@@ -144,7 +148,7 @@ export function edit(
   const after = { ...changed, updatedAt: new Date().toISOString() };
   const history = stepped(shed.histories[id] ?? noHistory(), before, name, mergeKey, Date.now());
   useShed.setState({ histories: { ...shed.histories, [id]: history } });
-  keep(after);
+  keep(after, mergeKey?.startsWith('drag:'));
   return { ok: true };
 }
 

@@ -1,6 +1,6 @@
 import { deckShade, litMesh, type Mesh, meshOf, meshToObj, meshToPly, meshToStl, shapeOf } from '@june-tide/core';
 import { meshToThreeMf } from '@june-tide/core/packages';
-import type { SolidAnswer, SolidFormat, SolidRequest } from './solidMessages.ts';
+import type { ShadeRequest, SolidAnswer, SolidFormat, SolidRequest } from './solidMessages.ts';
 
 self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {
   const request = event.data;
@@ -8,8 +8,9 @@ self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {
     const shape = shapeOf(request.board);
     switch (request.kind) {
       case 'shade': {
-        const shade = deckShade(shape, request.columns, request.rows);
-        answer({ kind: 'shade', revision: request.revision, shade }, [shade.tone.buffer]);
+        const rgba = coloured(deckShade(shape, request.columns, request.rows).tone, request);
+        const { columns, rows } = request;
+        answer({ kind: 'shade', revision: request.revision, picture: { columns, rows, rgba } }, [rgba.buffer]);
         break;
       }
       case 'lit': {
@@ -29,6 +30,17 @@ self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {
     answer({ kind: 'failed', revision: request.revision, words }, []);
   }
 });
+
+function coloured(tone: Uint8Array, { dark, strength }: ShadeRequest): Uint8ClampedArray<ArrayBuffer> {
+  const rgba = new Uint8ClampedArray(4 * tone.length);
+  for (let i = 0; i < tone.length; i++) {
+    rgba[4 * i] = dark[0];
+    rgba[4 * i + 1] = dark[1];
+    rgba[4 * i + 2] = dark[2];
+    rgba[4 * i + 3] = (255 - tone[i]) * strength;
+  }
+  return rgba;
+}
 
 function written(mesh: Mesh, to: SolidFormat, name: string): Uint8Array<ArrayBuffer> {
   switch (to) {

@@ -1,15 +1,33 @@
-import type { Board, DeckShade, LitMesh } from '@june-tide/core';
+import type { Board, LitMesh } from '@june-tide/core';
 
 /** The formats a solid is written in. */
 export type SolidFormat = 'stl' | '3mf' | 'obj' | 'ply';
 
+/** Half the deck's shade as a picture, tail at the left, the stringer in row 0. */
+export interface DeckPicture {
+  columns: number;
+  rows: number;
+  rgba: Uint8ClampedArray<ArrayBuffer>;
+}
+
+export interface ShadeRequest {
+  kind: 'shade';
+  revision: number;
+  board: Board;
+  columns: number;
+  rows: number;
+  /** The shadow's colour, and how strong the darkest is, 0 to 1. */
+  dark: readonly [number, number, number];
+  strength: number;
+}
+
 export type SolidRequest =
-  | { kind: 'shade'; revision: number; board: Board; columns: number; rows: number }
+  | ShadeRequest
   | { kind: 'lit'; revision: number; board: Board }
   | { kind: 'solid'; revision: number; board: Board; to: SolidFormat };
 
 export type SolidAnswer =
-  | { kind: 'shade'; revision: number; shade: DeckShade }
+  | { kind: 'shade'; revision: number; picture: DeckPicture }
   | { kind: 'lit'; revision: number; mesh: LitMesh }
   | { kind: 'solid'; revision: number; bytes: Uint8Array<ArrayBuffer> }
   | { kind: 'failed'; revision: number; words: string };

@@ -1,10 +1,12 @@
-import { Button, Result } from 'antd';
-import { memo, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { Result } from 'antd';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { type Board, INCH_mm, TWELVE_mm } from '@june-tide/core';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { measuresFor, shapeFor, targetFor } from '../../store/derived.ts';
 import { redo, undo, useShed } from '../../store/shed.ts';
+import { BayBar } from './BayBar.tsx';
+import { useRested } from './drag.ts';
 import { JobCard } from './JobCard.tsx';
 import { Keys } from './Keys.tsx';
 import { LayOver } from './LayOver.tsx';
@@ -12,12 +14,16 @@ import { AS_OPENED, laidOver, type OverChoice } from './over.ts';
 import { Plank } from './Plank.tsx';
 import { SectionView } from './SectionView.tsx';
 import { StepBench } from './steps/StepBench.tsx';
-import { Ticket } from './Ticket.tsx';
-import { type BayContext, BayProvider, type StepKey, STEPS } from './useBay.ts';
+import { CopyTicket, Ticket } from './Ticket.tsx';
+import { type BayContext, BayProvider, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
 
-/** These render anew only when the unhurried bay moves on. */
+/** These draw anew only when what they are given moves on, not with each move of a drag. */
+const QuietBar = memo(BayBar);
 const QuietJobCard = memo(JobCard);
+const QuietBench = memo(StepBench);
 const QuietLayOver = memo(LayOver);
+const QuietCopy = memo(CopyTicket);
+const QuietKeys = memo(Keys);
 
 const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
 
@@ -89,12 +95,14 @@ export function Bay() {
     return () => window.removeEventListener('keydown', onKey);
   }, [id, length_mm, wide_mm, navigate]);
 
+  const moveHook = useCallback((x: number) => setHook(Math.min(length_mm, Math.max(0, x))), [length_mm]);
   const value = useMemo((): BayContext | undefined => {
     if (!record || !isStep(step)) return undefined;
     const L = record.board.length_mm;
-    const other = overChoice?.id === AS_OPENED ? opened : overRecord?.board;
+    const other = overChoice?.earlier?.board ?? (overChoice?.id === AS_OPENED ? opened : overRecord?.board);
     const otherName =
-      overChoice?.id === AS_OPENED ? 'as opened' : `${overRecord?.board.name ?? ''} ${overRecord?.number ?? ''}`;
+      overChoice?.earlier?.name ??
+      (overChoice?.id === AS_OPENED ? 'as opened' : `${overRecord?.board.name ?? ''} ${overRecord?.number ?? ''}`);
     return {
       record,
       shape: shapeFor(record.board),
@@ -103,16 +111,18 @@ export function Bay() {
       target: targetFor(record, riders),
       step,
       hook_mm: Math.min(L, Math.max(0, hook)),
-      moveHook: (x) => setHook(Math.min(L, Math.max(0, x))),
+      moveHook,
       held,
       hold,
       over: overChoice && other ? laidOver(record, other, otherName, overChoice) : undefined,
       layOver,
     };
-  }, [record, riders, step, hook, held, overChoice, overRecord, opened]);
+  }, [record, riders, step, hook, moveHook, held, overChoice, overRecord, opened]);
 
-  // The job card and the list of boards to lay over follow when there is time; what takes numbers is always current.
-  const unhurried = useDeferredValue(value);
+  // While a mark is dragged its curve, the section and the ticket follow each move; all else when the hand rests.
+  const rested = useRested(value) ?? value;
+  const openKeys = useCallback(() => setKeys(true), []);
+  const closeKeys = useCallback(() => setKeys(false), []);
 
   if (!record) {
     return (
@@ -130,45 +140,33 @@ export function Bay() {
   const lastStep = history?.past.at(-1);
   const nextStep = history?.future[0];
   return (
-    <BayProvider value={value}>
-      <div className="page">
-        <TopBar
-          title={
-            <h1 className="title">
-              {record.board.name} {record.number}
-              {value.rider && <small>for {value.rider.name}</small>}
-            </h1>
-          }
-        >
-          <Button type="text" onClick={() => setKeys(true)} title="?">
-            Keys
-          </Button>
-          <Button type="text" disabled={!lastStep} onClick={() => undo(id)} title="Ctrl Z">
-            {lastStep ? `Undo: ${lastStep.name}` : 'Undo'}
-          </Button>
-          <Button type="text" disabled={!nextStep} onClick={() => redo(id)} title="Ctrl Shift Z">
-            {nextStep ? `Redo: ${nextStep.name}` : 'Redo'}
-          </Button>
-        </TopBar>
-        <Keys open={keys} onClose={() => setKeys(false)} />
-        <main className="bay">
-          <BayProvider value={unhurried ?? value}>
+    <BayProvider value={rested}>
+      <LiveBayProvider value={value}>
+        <div className="page">
+          <QuietBar
+            id={id}
+            name={`${record.board.name} ${record.number}`}
+            riderName={value.rider?.name}
+            lastStep={lastStep?.name}
+            nextStep={nextStep?.name}
+            onKeys={openKeys}
+          />
+          <QuietKeys open={keys} onClose={closeKeys} />
+          <main className="bay">
             <QuietJobCard />
-          </BayProvider>
-          <div className="stand">
-            <Plank inRoom={inRoom} onRoom={setInRoom} />
-            <div className="bench">
-              <StepBench />
-              <SectionView />
-              <Ticket>
-                <BayProvider value={unhurried ?? value}>
+            <div className="stand">
+              <Plank inRoom={inRoom} onRoom={setInRoom} />
+              <div className="bench">
+                <QuietBench />
+                <SectionView />
+                <Ticket copy={<QuietCopy />}>
                   <QuietLayOver />
-                </BayProvider>
-              </Ticket>
+                </Ticket>
+              </div>
             </div>
-          </div>
-        </main>
-      </div>
+          </main>
+        </div>
+      </LiveBayProvider>
     </BayProvider>
   );
 }

@@ -5,7 +5,7 @@ import { useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
 import { startDrag } from './drag.ts';
 import type { PlankScale } from './scale.ts';
-import { useBay } from './useBay.ts';
+import { useLiveBay } from './useBay.ts';
 
 /** Depths are drawn so much larger than they are: a quarter inch is a hand's width on the plank. */
 const DRAWN_LARGER = 12;
@@ -16,7 +16,7 @@ const MOST_SHOWN = 4;
  * and up and down; arrow keys do the same.
  */
 export function BottomStrips({ scale }: { scale: PlankScale }) {
-  const { record } = useBay();
+  const { record } = useLiveBay();
   const layers = record.board.bottom.layers.slice(0, MOST_SHOWN);
   return (
     <g>
@@ -34,7 +34,7 @@ export function BottomStrips({ scale }: { scale: PlankScale }) {
 }
 
 function Strip({ index, layer, scale, y }: { index: number; layer: BottomLayer; scale: PlankScale; y: number }) {
-  const { record, shape, moveHook } = useBay();
+  const { record, shape, moveHook } = useLiveBay();
   const style = useLengthStyle();
   const name = LAYER_WORDS[layer.kind];
   const k = scale.k * DRAWN_LARGER;

@@ -1,106 +1,127 @@
 import { useEffect, useRef } from 'react';
-import type { DeckShade } from '@june-tide/core';
+import { useShed } from '../../store/shed.ts';
+import type { DeckPicture } from '../../workers/solidMessages.ts';
 import { solidClient } from '../../workers/solidClient.ts';
-import { planPath } from './planPath.ts';
 import type { PlankScale } from './scale.ts';
-import { useBay } from './useBay.ts';
+import { useLiveBay } from './useBay.ts';
 
-const images = new WeakMap<DeckShade, { tone: string; image: HTMLCanvasElement }>();
-
-/** A shade as a picture in the colours of the light in the bay; made once for each. */
-function shadeImage(light: DeckShade, styles: CSSStyleDeclaration): HTMLCanvasElement | undefined {
-  const dark = styles.getPropertyValue('--shade-dark');
-  const strength = Number(styles.getPropertyValue('--shade-strength'));
-  const tone = `${dark}/${strength}`;
-  const made = images.get(light);
-  if (made?.tone === tone) return made.image;
-  const image = document.createElement('canvas');
-  image.width = light.columns;
-  image.height = light.rows;
-  const brush = image.getContext('2d');
-  if (!brush) return undefined;
-  const [r, g, b] = dark.split(',').map(Number);
-  const data = brush.createImageData(light.columns, light.rows);
-  for (let i = 0; i < light.tone.length; i++) {
-    data.data[4 * i] = r;
-    data.data[4 * i + 1] = g;
-    data.data[4 * i + 2] = b;
-    data.data[4 * i + 3] = (255 - light.tone[i]) * strength;
-  }
-  brush.putImageData(data, 0, 0);
-  images.set(light, { tone, image });
-  return image;
+interface Colours {
+  board: string;
+  dark: [number, number, number];
+  strength: number;
 }
 
-/** The deck under two low lamps, shaded by the worker from the exact sections; the outline in front is always current. */
-export function DeckLight({ scale }: { scale: PlankScale }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { shape, record } = useBay();
-  const shade = useRef<DeckShade>(undefined);
-  const asked = useRef({ busy: false, board: record.board, wanted: record.board });
-  const path = planPath(shape, scale);
+const coloursOf = new Map<string, Colours>();
 
-  const paint = () => {
-    const element = canvas.current;
-    const pen = element?.getContext('2d');
-    if (!element || !pen) return;
-    const ratio = window.devicePixelRatio || 1;
-    element.width = Math.round(scale.width * ratio);
-    element.height = Math.round(scale.height * ratio);
-    pen.setTransform(ratio, 0, 0, ratio, 0, 0);
+/** The colours of the light in the bay, read from the style sheet once each. */
+function coloursIn(light: string): Colours {
+  let colours = coloursOf.get(light);
+  if (!colours) {
     const styles = getComputedStyle(document.documentElement);
-    const outline = new Path2D(path);
-    // A soft shadow from three thin ones: a blurred one costs a frame on machines without a graphics card.
-    pen.fillStyle = 'rgba(40, 34, 20, 0.07)';
-    for (const off of [2, 4, 6]) {
-      pen.translate(0, off);
-      pen.fill(outline);
-      pen.translate(0, -off);
-    }
-    pen.fillStyle = styles.getPropertyValue('--board');
-    pen.fill(outline);
-    const light = shade.current;
-    if (!light) return;
-    const image = shadeImage(light, styles);
-    if (!image) return;
-    pen.save();
-    pen.clip(outline);
-    const x = scale.x(0);
-    const w = record.board.length_mm * scale.k;
-    const h = (record.board.outline.width_mm / 2) * scale.k;
-    pen.translate(x, scale.centre);
-    if (!scale.half) pen.drawImage(image, 0, 0, w, h);
-    pen.scale(1, -1);
-    pen.globalAlpha = scale.half ? 0.8 : 0.35;
-    pen.drawImage(image, 0, 0, w, h);
-    pen.restore();
-  };
+    const [r, g, b] = styles.getPropertyValue('--shade-dark').split(',').map(Number);
+    colours = {
+      board: styles.getPropertyValue('--board'),
+      dark: [r, g, b],
+      strength: Number(styles.getPropertyValue('--shade-strength')),
+    };
+    coloursOf.set(light, colours);
+  }
+  return colours;
+}
+
+/** While something is dragged the shade is asked for no more often than this. */
+const SHADE_EVERY_ms = 80;
+
+/** The deck under two low lamps, shaded by the worker from the exact sections; the outline in front is always current. */
+export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { board } = useLiveBay().record;
+  const light = useShed((shed) => shed.settings.light);
+  const picture = useRef<{ drawn: DeckPicture; image: HTMLCanvasElement }>(undefined);
+  const state = useRef({ busy: false, again: false, frame: 0, paint: () => {}, ask: () => {} });
 
   useEffect(() => {
-    paint();
-    const state = asked.current;
-    state.wanted = record.board;
-    const columns = Math.round(Math.min(1400, record.board.length_mm * scale.k));
-    const rows = Math.round((record.board.outline.width_mm / 2) * scale.k);
-    const ask = () => {
-      if (state.busy) return;
-      state.busy = true;
-      const { wanted } = state;
-      state.board = wanted;
+    const { current } = state;
+    const colours = coloursIn(light);
+    const { width_mm } = board.outline;
+    current.paint = () => {
+      const element = canvas.current;
+      const pen = element?.getContext('2d');
+      if (!element || !pen) return;
+      const ratio = window.devicePixelRatio || 1;
+      const [width, height] = [Math.round(scale.width * ratio), Math.round(scale.height * ratio)];
+      if (element.width !== width) element.width = width;
+      if (element.height !== height) element.height = height;
+      pen.setTransform(ratio, 0, 0, ratio, 0, 0);
+      pen.clearRect(0, 0, scale.width, scale.height);
+      const outline = new Path2D(path);
+      // A soft shadow from three thin ones: a blurred one costs a frame on machines without a graphics card.
+      pen.fillStyle = 'rgba(40, 34, 20, 0.07)';
+      for (const off of [2, 4, 6]) {
+        pen.translate(0, off);
+        pen.fill(outline);
+        pen.translate(0, -off);
+      }
+      pen.fillStyle = colours.board;
+      pen.fill(outline);
+      if (!picture.current) return;
+      const { image } = picture.current;
+      pen.save();
+      pen.clip(outline);
+      const w = board.length_mm * scale.k;
+      const h = (width_mm / 2) * scale.k;
+      pen.translate(scale.x(0), scale.centre);
+      if (!scale.half) pen.drawImage(image, 0, 0, w, h);
+      pen.scale(1, -1);
+      pen.globalAlpha = scale.half ? 0.8 : 0.35;
+      pen.drawImage(image, 0, 0, w, h);
+      pen.restore();
+    };
+    current.ask = () => {
+      if (current.busy) {
+        current.again = true;
+        return;
+      }
+      current.busy = true;
+      current.again = false;
       solidClient
-        .ask({ kind: 'shade', board: wanted, columns, rows })
+        .ask({
+          kind: 'shade',
+          board,
+          columns: Math.round(Math.min(1400, board.length_mm * scale.k)),
+          rows: Math.max(1, Math.round((width_mm / 2) * scale.k)),
+          dark: colours.dark,
+          strength: colours.strength,
+        })
         .then((answer) => {
-          if (answer.kind === 'shade') shade.current = answer.shade;
-          paint();
+          if (answer.kind !== 'shade') return;
+          picture.current = { drawn: answer.picture, image: pictureOf(answer.picture, picture.current?.image) };
+          paintSoon(current);
         })
         // The plan stays unshaded: every number is still right, and the next change asks again.
         .catch(() => undefined)
-        .finally(() => {
-          state.busy = false;
-          if (state.wanted !== state.board) ask();
-        });
+        .finally(() =>
+          setTimeout(() => {
+            current.busy = false;
+            if (current.again) current.ask();
+          }, SHADE_EVERY_ms),
+        );
     };
-    ask();
-  });
+    paintSoon(current);
+    current.ask();
+  }, [board, path, scale, light]);
   return <canvas ref={canvas} style={{ width: scale.width, height: scale.height }} aria-hidden="true" />;
+}
+
+/** Paints once in the next frame, however often it is asked. */
+function paintSoon(state: { frame: number; paint: () => void }): void {
+  cancelAnimationFrame(state.frame);
+  state.frame = requestAnimationFrame(() => state.paint());
+}
+
+function pictureOf(picture: DeckPicture, into = document.createElement('canvas')): HTMLCanvasElement {
+  if (into.width !== picture.columns) into.width = picture.columns;
+  if (into.height !== picture.rows) into.height = picture.rows;
+  into.getContext('2d')?.putImageData(new ImageData(picture.rgba, picture.columns, picture.rows), 0, 0);
+  return into;
 }

@@ -1,11 +1,11 @@
 import { type FinSpot, finSpots } from '@june-tide/core';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
-import { useBay } from './useBay.ts';
+import { useLiveBay } from './useBay.ts';
 import type { PlankScale } from './scale.ts';
 
 /** The boxes on the tail as lines of their bases, their distances written, toe lines drawn forward to where they meet. */
 export function FinsOnPlan({ scale }: { scale: PlankScale }) {
-  const { shape } = useBay();
+  const { shape } = useLiveBay();
   const spots = finSpots(shape);
   const y = (y_mm: number) => scale.centre - y_mm * scale.k;
   return (

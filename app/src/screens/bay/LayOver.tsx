@@ -1,5 +1,6 @@
 import { Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import {
   compared,
   formatLitres,
@@ -18,12 +19,9 @@ const PUSHES = [1, 2, 3, 5];
 /** Another board, or this one as it was, laid on our tape: how it lies, what differs, and the difference pushed. */
 export function LayOver() {
   const { record, over, layOver } = useBay();
-  const records = useShed((shed) => shed.records);
-  const riders = useShed((shed) => shed.riders);
+  const others = useShed(useShallow((shed) => othersIn(shed, record.id)));
+  const steps = useShed(useShallow((shed) => shed.histories[record.id]?.past.map(({ name }) => name) ?? []));
   const [open, setOpen] = useState(false);
-  const others = Object.values(records)
-    .filter((other) => other.id !== record.id)
-    .sort((a, b) => a.board.name.localeCompare(b.board.name) || a.number - b.number);
   return (
     <div className="lay-over" role="group" aria-label="Lay over">
       <div className="row-of-tools">
@@ -36,17 +34,31 @@ export function LayOver() {
           placeholder="Lay over another board"
           style={{ flex: 1, minWidth: 150 }}
           value={over?.choice.id ?? null}
-          onChange={(id: string | undefined) =>
-            layOver(id ? { id, align: over?.choice.align ?? 'tail', push: over?.choice.push ?? 1 } : undefined)
-          }
+          onChange={(id: string | undefined) => {
+            if (!id) layOver(undefined);
+            else {
+              const { past = [] } = useShed.getState().histories[record.id] ?? {};
+              const state = id.startsWith(BEFORE) ? past[Number(id.slice(BEFORE.length))] : undefined;
+              layOver({
+                id,
+                align: over?.choice.align ?? 'tail',
+                push: over?.choice.push ?? 1,
+                ...(state ? { earlier: { board: state.state.board, name: `before ${state.name}` } } : {}),
+              });
+            }
+          }}
           options={[
-            { value: AS_OPENED, label: 'This board as it was when opened' },
-            ...others.map((other) => ({
-              value: other.id,
-              label: [`${other.board.name} ${other.number}`, other.riderId ? (riders[other.riderId]?.name ?? '') : '']
-                .filter(Boolean)
-                .join(', '),
-            })),
+            {
+              label: 'This board',
+              options: [{ value: AS_OPENED, label: 'As it was when opened' }, ...earlierOptions(steps)],
+            },
+            {
+              label: 'Other boards',
+              options: others.map((other) => {
+                const [id, ...label] = other.split(' ');
+                return { value: id, label: label.join(' ') };
+              }),
+            },
           ]}
         />
         {over && (
@@ -83,6 +95,28 @@ export function LayOver() {
       </Modal>
     </div>
   );
+}
+
+/** Marks an earlier state of this board, by its place in the history. */
+const BEFORE = 'before:';
+const MOST_EARLIER = 12;
+
+function earlierOptions(steps: readonly string[]): { value: string; label: string }[] {
+  return steps
+    .map((name, i) => ({ value: `${BEFORE}${i}`, label: `Before ${name}` }))
+    .reverse()
+    .slice(0, MOST_EARLIER);
+}
+
+/** The boards that can be laid over, each as its id and its name, one text each: equal while no name changes. */
+function othersIn({ records, riders }: ReturnType<typeof useShed.getState>, id: string): string[] {
+  return Object.values(records)
+    .filter((other) => other.id !== id)
+    .sort((a, b) => a.board.name.localeCompare(b.board.name) || a.number - b.number)
+    .map(({ id: other, board, number, riderId }) => {
+      const rider = riderId === null ? undefined : riders[riderId]?.name;
+      return `${other} ${board.name} ${number}${rider ? `, ${rider}` : ''}`;
+    });
 }
 
 /** Smaller differences cannot be read on a tape: mm, mm², litres, plain. */

@@ -5,7 +5,7 @@ import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
 import { startDrag } from './drag.ts';
 import type { PlankScale } from './scale.ts';
-import { curveOf, useBay } from './useBay.ts';
+import { curveOf, useLiveBay } from './useBay.ts';
 
 interface Handle {
   row: MarkRow;
@@ -19,7 +19,7 @@ interface Handle {
 
 /** The step's marks on their line: drag up and down for the number, sideways for those that slide. */
 export function Marks({ scale }: { scale: PlankScale }) {
-  const { shape, record, step, held, hold, moveHook } = useBay();
+  const { shape, record, step, held, hold, moveHook } = useLiveBay();
   const style = useLengthStyle();
   const curve = curveOf(step);
   if (!curve) return null;

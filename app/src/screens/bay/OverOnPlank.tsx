@@ -1,10 +1,10 @@
 import { outlinePoints, type Shape, thicknessAt } from '@june-tide/core';
 import type { PlankScale } from './scale.ts';
-import { useBay } from './useBay.ts';
+import { useLiveBay } from './useBay.ts';
 
 /** The board laid over, as lines on our plan and profile, and ours pushed beyond it when that is asked. */
 export function OverOnPlank({ scale }: { scale: PlankScale }) {
-  const { over } = useBay();
+  const { over } = useLiveBay();
   if (!over) return null;
   return (
     <g pointerEvents="none" fill="none" data-testid="laid-over">

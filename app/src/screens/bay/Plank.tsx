@@ -1,6 +1,6 @@
 import { Button } from 'antd';
-import { lazy, Suspense, useRef } from 'react';
-import { halfBreadthAt, INCH_mm, markRows, thicknessAt } from '@june-tide/core';
+import { lazy, memo, Suspense, useMemo, useRef } from 'react';
+import { type Board, type Foil, halfBreadthAt, INCH_mm, markRows, type Rocker, thicknessAt } from '@june-tide/core';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { BottomStrips } from './BottomStrips.tsx';
@@ -13,7 +13,7 @@ import { RailsOnPlan } from './RailsOnPlan.tsx';
 import { type PlankScale, plankScale } from './scale.ts';
 import { SideLight } from './SideLight.tsx';
 import { Tape } from './Tape.tsx';
-import { useBay } from './useBay.ts';
+import { type StepKey, useLiveBay } from './useBay.ts';
 
 /** three.js comes only when the room is opened. */
 const Room = lazy(() => import('./room/Room.tsx'));
@@ -22,14 +22,11 @@ const Room = lazy(() => import('./room/Room.tsx'));
 export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
-  const { record, step } = useBay();
-  const scale = plankScale(record.board, step, width, height);
+  const { record, shape, step, hook_mm, moveHook } = useLiveBay();
+  const scale = useScale(record.board, step, width, height);
   const ready = width > 100 && height > 100;
-  const swap = (
-    <Button size="small" className="to-room" aria-pressed={inRoom} onClick={() => onRoom(!inRoom)}>
-      {inRoom ? 'Back to the drawing' : 'Into the room'}
-    </Button>
-  );
+  const path = useMemo(() => (ready ? planPath(shape.outline, scale) : ''), [ready, shape.outline, scale]);
+  const swap = <RoomSwap inRoom={inRoom} onRoom={onRoom} />;
   if (inRoom) {
     return (
       <div className="plank" ref={box}>
@@ -43,14 +40,23 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
   return (
     <div className="plank" ref={box}>
       {swap}
-      {ready && <DeckLight scale={scale} />}
+      {ready && <DeckLight scale={scale} path={path} />}
       {ready && (
         <svg width={width} height={height} role="group" aria-label="The board: plan, tape and profile">
-          <Plan scale={scale} />
+          <Plan scale={scale} path={path} />
           <SideLight scale={scale} />
-          <Profile scale={scale} />
+          <Profile
+            scale={scale}
+            rocker={shape.rocker}
+            foil={shape.foil}
+            length_mm={record.board.length_mm}
+            noseLift_mm={record.board.rocker.noseLift_mm}
+            tailLift_mm={record.board.rocker.tailLift_mm}
+            hook_mm={hook_mm}
+            step={step}
+          />
           <OverOnPlank scale={scale} />
-          <Tape scale={scale} />
+          <Tape scale={scale} length_mm={record.board.length_mm} hook_mm={hook_mm} moveHook={moveHook} />
           <Marks scale={scale} />
           {step === 'bottom' && <BottomStrips scale={scale} />}
         </svg>
@@ -59,8 +65,30 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
   );
 }
 
-function Plan({ scale }: { scale: PlankScale }) {
-  const { shape, record, step, hook_mm } = useBay();
+/** The plank's scale, the same object as long as nothing it depends on changes. */
+function useScale(board: Board, step: StepKey, width: number, height: number): PlankScale {
+  const { length_mm, outline, rocker, foil } = board;
+  const tallest_mm = Math.max(
+    rocker.noseLift_mm + foil.noseTip_mm,
+    rocker.tailLift_mm + foil.tailTip_mm,
+    foil.thickness_mm,
+  );
+  return useMemo(
+    () => plankScale({ length_mm, width_mm: outline.width_mm, tallest_mm }, step, width, height),
+    [length_mm, outline.width_mm, tallest_mm, step, width, height],
+  );
+}
+
+const RoomSwap = memo(function RoomSwap({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {
+  return (
+    <Button size="small" className="to-room" aria-pressed={inRoom} onClick={() => onRoom(!inRoom)}>
+      {inRoom ? 'Back to the drawing' : 'Into the room'}
+    </Button>
+  );
+});
+
+function Plan({ scale, path }: { scale: PlankScale; path: string }) {
+  const { shape, record, step, hook_mm } = useLiveBay();
   const { board } = record;
   const twelves = [12, 24, 36, 48, 60, 72, 84, 96, 108].map((i) => i * INCH_mm).filter((x) => x < board.length_mm);
   const hookHalf = halfBreadthAt(shape.outline, hook_mm);
@@ -80,7 +108,7 @@ function Plan({ scale }: { scale: PlankScale }) {
           opacity={0.7}
         />
       ))}
-      <path d={planPath(shape, scale)} fill="none" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
+      <path d={path} fill="none" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
       <line
         x1={scale.x(shape.outline.end.notch_mm)}
         x2={scale.x(board.length_mm)}
@@ -105,20 +133,37 @@ function Plan({ scale }: { scale: PlankScale }) {
   );
 }
 
+interface ProfileProps {
+  scale: PlankScale;
+  rocker: Rocker;
+  foil: Foil;
+  length_mm: number;
+  noseLift_mm: number;
+  tailLift_mm: number;
+  hook_mm: number;
+  step: StepKey;
+}
+
 /** Bottom and deck lines over the straightedge. On its own steps stretched, and labelled so. */
-function Profile({ scale }: { scale: PlankScale }) {
-  const { shape, record, step, hook_mm } = useBay();
-  const { board } = record;
-  const L = board.length_mm;
+const Profile = memo(function Profile({
+  scale,
+  rocker,
+  foil,
+  length_mm: L,
+  noseLift_mm,
+  tailLift_mm,
+  hook_mm,
+  step,
+}: ProfileProps) {
   const up = scale.k * scale.stretch;
   const count = 120;
   const stations = Array.from({ length: count + 1 }, (_, i) => (L * (1 - Math.cos((Math.PI * i) / count))) / 2);
-  const bottom = stations.map((x) => ({ x: scale.x(x), y: scale.ground - shape.rocker.line.valueAt(x) * up }));
-  const deck = stations.map((x, i) => ({ x: scale.x(x), y: bottom[i].y - thicknessAt(shape.foil, x) * up }));
+  const bottom = stations.map((x) => ({ x: scale.x(x), y: scale.ground - rocker.line.valueAt(x) * up }));
+  const deck = stations.map((x, i) => ({ x: scale.x(x), y: bottom[i].y - thicknessAt(foil, x) * up }));
   const path = (points: { x: number; y: number }[]) =>
     points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L');
-  const lift = shape.rocker.line.valueAt(hook_mm);
-  const thick = thicknessAt(shape.foil, hook_mm);
+  const lift = rocker.line.valueAt(hook_mm);
+  const thick = thicknessAt(foil, hook_mm);
   const left = hook_mm < L / 2;
   const quiet = step !== 'rocker' && step !== 'foil';
   return (
@@ -150,15 +195,9 @@ function Profile({ scale }: { scale: PlankScale }) {
       )}
       {quiet && (
         <>
+          <DrawnMeasure mm={tailLift_mm} x={scale.x(0) + 2} y={scale.tapeTop + 52} size={18} after="tail lift" />
           <DrawnMeasure
-            mm={board.rocker.tailLift_mm}
-            x={scale.x(0) + 2}
-            y={scale.tapeTop + 52}
-            size={18}
-            after="tail lift"
-          />
-          <DrawnMeasure
-            mm={board.rocker.noseLift_mm}
+            mm={noseLift_mm}
             x={scale.x(L) - 4}
             y={scale.ground - 8}
             size={18}
@@ -189,4 +228,4 @@ function Profile({ scale }: { scale: PlankScale }) {
       )}
     </g>
   );
-}
+});

@@ -1,13 +1,13 @@
 import { sectionAt, sectionRing, stationOfMark } from '@june-tide/core';
 import type { PlankScale } from './scale.ts';
-import { useBay } from './useBay.ts';
+import { useLiveBay } from './useBay.ts';
 
 /** So much of the section is drawn in from the rail. */
 const SHOWN_mm = 85;
 
 /** At each rail station the rail itself, cut and laid flat on the board: the outer edge toward the rail it belongs to. */
 export function RailsOnPlan({ scale }: { scale: PlankScale }) {
-  const { shape, record } = useBay();
+  const { shape, record } = useLiveBay();
   const size = Math.max(0.75, scale.k);
   return (
     <g pointerEvents="none" data-testid="rails-on-plan">

@@ -12,7 +12,7 @@ import {
 } from '@june-tide/core';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
-import { useBay } from './useBay.ts';
+import { useLiveBay } from './useBay.ts';
 
 /** The half section as points, deck at the stringer (or notch) round the rail to the bottom at the stringer. */
 function halfPoints(section: Section): SectionPoint[] {
@@ -36,7 +36,7 @@ function halfPoints(section: Section): SectionPoint[] {
 export function SectionView() {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
-  const { shape, hook_mm, record } = useBay();
+  const { shape, hook_mm, record } = useLiveBay();
   const section = sectionAt(shape, hook_mm);
   const fromTail = hook_mm;
   const fromNose = record.board.length_mm - hook_mm;

@@ -1,12 +1,21 @@
 import { fairnessTones } from '@june-tide/core';
 import { type PlankScale, STRIP_HEIGHT } from './scale.ts';
-import { curveOf, useBay } from './useBay.ts';
+import { curveOf, useLiveBay } from './useBay.ts';
 
 const SAMPLES = 96;
+/** Shades to each side of fair: few paths to draw anew while a mark is dragged, too fine to see the steps. */
+const LEVELS = 12;
+
+/** The cells of each shade, darkest first. */
+function inLevels(tones: ArrayLike<number>): number[][] {
+  const levels: number[][] = Array.from({ length: 2 * LEVELS + 1 }, () => []);
+  for (let i = 0; i < tones.length; i++) levels[Math.round(tones[i] * LEVELS) + LEVELS].push(i);
+  return levels;
+}
 
 /** A strip lit by the fairness of the step's curve: even is fair, a dark band is flat, a light one proud. */
 export function SideLight({ scale }: { scale: PlankScale }) {
-  const { shape, step, record } = useBay();
+  const { shape, step, record } = useLiveBay();
   const curve = curveOf(step);
   if (!curve) return null;
   const line = curve === 'outline' ? shape.outline.base : shape[curve].line;
@@ -21,17 +30,22 @@ export function SideLight({ scale }: { scale: PlankScale }) {
   return (
     <g role="img" aria-label={`Side light along the ${curve}: even is fair`}>
       <rect x={scale.x(from)} y={y} width={run * scale.k} height={STRIP_HEIGHT} fill="#d8d2c2" />
-      {tones.map((tone, i) => (
-        <rect
-          key={i}
-          x={scale.x(from) + i * cell}
-          y={y}
-          width={cell + 0.6}
-          height={STRIP_HEIGHT}
-          fill={tone < 0 ? '#2c2a25' : '#ffffff'}
-          opacity={Math.abs(tone) ** 0.8}
-        />
-      ))}
+      {inLevels(tones).map((cells, level) => {
+        const tone = (level - LEVELS) / LEVELS;
+        return (
+          <path
+            key={level}
+            d={cells
+              .map(
+                (i) =>
+                  `M${(scale.x(from) + i * cell).toFixed(1)} ${y}h${(cell + 0.6).toFixed(1)}v${STRIP_HEIGHT}h-${(cell + 0.6).toFixed(1)}z`,
+              )
+              .join('')}
+            fill={tone < 0 ? '#2c2a25' : '#ffffff'}
+            opacity={Math.abs(tone) ** 0.8}
+          />
+        );
+      })}
       <rect
         x={scale.x(from)}
         y={y}

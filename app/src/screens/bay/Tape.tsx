@@ -1,14 +1,19 @@
+import { memo } from 'react';
 import { formatLength, INCH_mm } from '@june-tide/core';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { startDrag } from './drag.ts';
 import { type PlankScale, TAPE_HEIGHT } from './scale.ts';
-import { useBay } from './useBay.ts';
+
+interface TapeProps {
+  scale: PlankScale;
+  length_mm: number;
+  hook_mm: number;
+  moveHook: (x_mm: number) => void;
+}
 
 /** The one tape: ticks from the tail above, from the nose below. A click moves the hook, a drag slides it. */
-export function Tape({ scale }: { scale: PlankScale }) {
-  const { record, hook_mm, moveHook } = useBay();
+export const Tape = memo(function Tape({ scale, length_mm, hook_mm, moveHook }: TapeProps) {
   const style = useLengthStyle();
-  const { length_mm } = record.board;
   const metric = style.kind === 'cm' || style.kind === 'mm';
   const unit = metric ? 10 : INCH_mm;
   const [middle, major] = metric ? [5, 10] : [6, 12];
@@ -136,4 +141,4 @@ export function Tape({ scale }: { scale: PlankScale }) {
       </g>
     </g>
   );
-}
+});

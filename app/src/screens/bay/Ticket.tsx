@@ -1,14 +1,14 @@
 import { Button } from 'antd';
 import { CopyOutlined } from '@ant-design/icons';
-import { type ReactNode, useState } from 'react';
+import { memo, type ReactNode, useState } from 'react';
 import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS, ticketLines } from '@june-tide/core';
 import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
-import { useBay } from './useBay.ts';
+import { useBay, useLiveBay } from './useBay.ts';
 
 /** What hangs on the board: the headline, litres against the target, the key numbers. Always in sight. */
-export function Ticket({ children }: { children?: ReactNode }) {
-  const { record, measures: m, rider, target, over } = useBay();
+export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNode }) {
+  const { record, measures: m, rider, target, over } = useLiveBay();
   const than = over?.measures;
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const { board } = record;
@@ -18,7 +18,7 @@ export function Ticket({ children }: { children?: ReactNode }) {
       <div className="who">
         <span>
           {board.name} {record.number}
-          <CopyTicket />
+          {copy}
         </span>
         {rider && (
           <span>
@@ -92,7 +92,7 @@ export function Ticket({ children }: { children?: ReactNode }) {
 }
 
 /** The whole ticket as plain lines on the clipboard, for a message or a note. */
-function CopyTicket() {
+export function CopyTicket() {
   const { record, shape } = useBay();
   const style = useLengthStyle();
   const [said, say] = useState<string>();
@@ -139,7 +139,7 @@ const EXPLAINED: Readonly<Record<string, string>> = {
 /** Closer than this two sizes read the same on any tape. */
 const SAME_mm = 0.4;
 
-function Line({ name, mm, than }: { name: string; mm: number; than?: number | undefined }) {
+const Line = memo(function Line({ name, mm, than }: { name: string; mm: number; than?: number | undefined }) {
   const change = than === undefined ? 0 : mm - than;
   return (
     <div title={EXPLAINED[name]}>
@@ -155,7 +155,7 @@ function Line({ name, mm, than }: { name: string; mm: number; than?: number | un
       </dd>
     </div>
   );
-}
+});
 
 function gap(litres: number, target: LitresTarget): string {
   if (litres < target.low_L) return `${(target.low_L - litres).toFixed(1)} L under`;

@@ -1,3 +1,5 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+
 /** A gesture that drags something: a small state machine outside React, driven by pointer events on the window. */
 export interface DragMoves {
   /** Called with the pointer's way since the start, CSS pixels. `key` names this one gesture for undo. */
@@ -6,6 +8,14 @@ export interface DragMoves {
 }
 
 let gestures = 0;
+let moving = false;
+const watchers = new Set<() => void>();
+
+function setMoving(now: boolean): void {
+  if (moving === now) return;
+  moving = now;
+  for (const watcher of watchers) watcher();
+}
 
 /** Starts a drag from a pointer-down; ends by itself on up or cancel. */
 export function startDrag(start: { clientX: number; clientY: number; pointerId: number }, moves: DragMoves): void {
@@ -13,6 +23,7 @@ export function startDrag(start: { clientX: number; clientY: number; pointerId: 
   const key = `drag:${gestures}`;
   const move = (event: PointerEvent) => {
     if (event.pointerId !== start.pointerId) return;
+    setMoving(true);
     moves.onMove(event.clientX - start.clientX, event.clientY - start.clientY, key, event);
   };
   const end = (event: PointerEvent) => {
@@ -20,9 +31,35 @@ export function startDrag(start: { clientX: number; clientY: number; pointerId: 
     window.removeEventListener('pointermove', move);
     window.removeEventListener('pointerup', end);
     window.removeEventListener('pointercancel', end);
+    setMoving(false);
     moves.onEnd?.();
   };
   window.addEventListener('pointermove', move);
   window.addEventListener('pointerup', end);
   window.addEventListener('pointercancel', end);
+}
+
+/** So long a hand must rest before what it does not look at follows. */
+const REST_ms = 350;
+
+/**
+ * The value, held back while something is dragged: it follows when the hand rests or lets go. For what is beside the
+ * curve being dragged; outside a drag it is always the value itself.
+ */
+export function useRested<T>(value: T): T {
+  const dragging = useSyncExternalStore(
+    (watcher) => {
+      watchers.add(watcher);
+      return () => watchers.delete(watcher);
+    },
+    () => moving,
+  );
+  const [rested, setRested] = useState(value);
+  if (!dragging && rested !== value) setRested(value);
+  useEffect(() => {
+    if (!dragging) return;
+    const timer = setTimeout(() => setRested(value), REST_ms);
+    return () => clearTimeout(timer);
+  }, [dragging, value]);
+  return dragging ? rested : value;
 }

@@ -16,6 +16,8 @@ export interface OverChoice {
   id: string;
   align: Alignment;
   push: number;
+  /** An earlier state of this board, by the name of the step that left it. */
+  earlier?: { board: Board; name: string };
 }
 
 /** This board as it was when the bay was opened. */

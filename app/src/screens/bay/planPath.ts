@@ -1,13 +1,15 @@
-import { outlinePoints, type Shape } from '@june-tide/core';
+import { type Outline, outlinePoints } from '@june-tide/core';
 import type { PlankScale } from './scale.ts';
 
+/** Quicker than toFixed, and this is written anew with each move of a drag. */
+const hundredths = (value: number) => Math.round(value * 100) / 100;
+
 /** The plan as an SVG path on the plank; only the upper half where that is all there is room for. */
-export function planPath(shape: Shape, scale: PlankScale): string {
-  const points = outlinePoints(shape.outline, 200);
-  const upper = points.map((p) => `${scale.x(p.x_mm).toFixed(2)} ${(scale.centre - p.y_mm * scale.k).toFixed(2)}`);
+export function planPath(outline: Outline, scale: PlankScale): string {
+  const points = outlinePoints(outline, 140);
+  const at = (x: number, y: number) => `${hundredths(x)} ${hundredths(y)}`;
+  const upper = points.map((p) => at(scale.x(p.x_mm), scale.centre - p.y_mm * scale.k));
   if (scale.half) return `M${upper.join('L')}Z`;
-  const lower = points
-    .map((p) => `${scale.x(p.x_mm).toFixed(2)} ${(scale.centre + p.y_mm * scale.k).toFixed(2)}`)
-    .reverse();
+  const lower = points.map((p) => at(scale.x(p.x_mm), scale.centre + p.y_mm * scale.k)).reverse();
   return `M${upper.join('L')}L${lower.join('L')}Z`;
 }

@@ -1,4 +1,3 @@
-import type { Board } from '@june-tide/core';
 import { curveOf, type StepKey } from './useBay.ts';
 
 /** Where everything with a station lies on the plank: one x for plan, tape and profile. CSS pixels. */
@@ -27,24 +26,25 @@ const SIDE = 30;
 export const STRIP_HEIGHT = 18;
 const STRIP_ROOM = STRIP_HEIGHT + 12;
 
+/** The sizes of a board that its place on the plank depends on. */
+interface Extent {
+  length_mm: number;
+  width_mm: number;
+  /** The highest of tips and middle over the straightedge. */
+  tallest_mm: number;
+}
+
 /** Lays out the plank. The plan has the room, but on the steps that are about the profile. */
-export function plankScale(board: Board, step: StepKey, width: number, height: number): PlankScale {
+export function plankScale(board: Extent, step: StepKey, width: number, height: number): PlankScale {
   const half = curveOf(step) === 'rocker' || curveOf(step) === 'foil';
   const profileHeight = half ? Math.max(150, height * 0.44) : Math.max(84, Math.min(118, height * 0.24));
   const tapeTop = height - TAPE_HEIGHT - profileHeight;
   const planHeight = tapeTop - (curveOf(step) ? STRIP_ROOM : 0);
-  const breadth = half ? board.outline.width_mm / 2 : board.outline.width_mm;
+  const breadth = half ? board.width_mm / 2 : board.width_mm;
   const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - 26) / breadth));
   const left = (width - board.length_mm * k) / 2;
   const centre = half ? planHeight - 8 : planHeight / 2 + 2;
-  const tallest =
-    (Math.max(
-      board.rocker.noseLift_mm + board.foil.noseTip_mm,
-      board.rocker.tailLift_mm + board.foil.tailTip_mm,
-      board.foil.thickness_mm,
-    ) +
-      4) *
-    k;
+  const tallest = (board.tallest_mm + 4) * k;
   const stretch = half ? Math.min(4, Math.max(1, Math.floor(((profileHeight - 64) / tallest) * 2) / 2)) : 1;
   return {
     width,

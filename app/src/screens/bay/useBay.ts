@@ -53,11 +53,24 @@ export function curveOf(step: StepKey): MarkedCurve | undefined {
   return step === 'outline' || step === 'rocker' || step === 'foil' ? step : undefined;
 }
 
-const context = createContext<BayContext | undefined>(undefined);
-export const BayProvider = context.Provider;
+const live = createContext<BayContext | undefined>(undefined);
+const rested = createContext<BayContext | undefined>(undefined);
+/** The bay at each move of a drag. */
+export const LiveBayProvider = live.Provider;
+/** The bay as it was when the hand last rested: two contexts, so that a drag renders nothing that reads only this one. */
+export const BayProvider = rested.Provider;
 
+/** For what is beside the curve in hand: follows a drag when the hand rests, everything else at once. */
 export function useBay(): BayContext {
-  const bay = useContext(context);
+  return insideOf(useContext(rested));
+}
+
+/** For what must follow each move of a drag: the lines, the section, the ticket. */
+export function useLiveBay(): BayContext {
+  return insideOf(useContext(live));
+}
+
+function insideOf(bay: BayContext | undefined): BayContext {
   if (!bay) throw new Error('useBay: not inside the bay');
   return bay;
 }

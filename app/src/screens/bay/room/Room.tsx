@@ -13,7 +13,7 @@ import {
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
-import { useBay } from '../useBay.ts';
+import { useLiveBay } from '../useBay.ts';
 import { type Eye, EYES, RoomScene } from './scene.ts';
 
 const EYE_NAMES = Object.keys(EYES) as Eye[];
@@ -24,7 +24,7 @@ export default function Room() {
   const canvas = useRef<HTMLCanvasElement>(null);
   const scene = useRef<RoomScene>(undefined);
   const { width, height } = useSize(box);
-  const { record, shape, hook_mm, over } = useBay();
+  const { record, shape, hook_mm, over } = useLiveBay();
   const night = useShed((shed) => shed.settings.light === 'night');
   const [eye, setEye] = useState<Eye>('deck');
   const [stripes, setStripes] = useState(false);
@@ -145,7 +145,7 @@ function linesOf(shape: Shape, shift_mm: number): Point[][] {
 
 /** The solid of our board from the worker; the last one stays until the next is there. */
 function useSolid(): LitMesh | undefined {
-  const { board } = useBay().record;
+  const { board } = useLiveBay().record;
   const [mesh, setMesh] = useState<LitMesh>();
   const state = useRef<{ busy: boolean; wanted: Board | undefined }>({ busy: false, wanted: undefined });
   useEffect(() => {
