@@ -1,6 +1,6 @@
 import { unzipSync } from 'fflate';
 import DxfParser from 'dxf-parser';
-import { choose, drag, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, drag, expect, litres, pickEnd, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('wings go on the rail by number, and the marks hold on the finished outline', async ({ page }) => {
   await startBoard(page, 'Slack Water');
@@ -93,7 +93,7 @@ test('rocker is read and typed from mid-length and as it lies on a table', async
 
 test('another board laid over: lines, changes on the ticket, differences, pushed', async ({ page }) => {
   await startBoard(page, 'Slack Water', 'Maren');
-  await choose(page, 'Lay over another board', 'This board as it was when opened');
+  await choose(page, 'Lay over another board', 'As it was when opened');
   await type(page, 'Wide point width', '19 3/4');
   await expect(page.getByTestId('laid-over').locator('path')).toHaveCount(4);
   await expect(page.getByTestId('litres-change')).toContainText('+0.');
@@ -215,7 +215,7 @@ test('a newcomer draws a winged swallow-tail twin to given numbers, and finds th
   await type(page, 'Wide point width', '20 1/8');
   await type(page, 'Nose 12 width', '13 1/4');
   await type(page, 'Tail 12 width', '15');
-  await choose(page, 'Tail', 'Swallow tail');
+  await pickEnd(page, 'Tail', 'Swallow');
   await type(page, 'Block width', '7 1/2');
   await type(page, 'Tail depth', '2 3/4');
   await page.getByRole('button', { name: 'Add a wing' }).click();
@@ -254,13 +254,13 @@ test('a newcomer draws a nose rider with a teardrop concave', async ({ page }) =
   await type(page, 'Wide point width', '23 1/4');
   await type(page, 'Nose 12 width', '18 1/2');
   await type(page, 'Tail 12 width', '15 1/4');
-  await choose(page, 'Tail', 'Square tail');
+  await pickEnd(page, 'Tail', 'Square');
   await step(page, 'Bottom');
   await choose(page, 'A usual bottom to begin from', 'Nose concave and belly');
   await type(page, 'Depth of nose concave', '1/4');
   await page.getByRole('heading', { name: 'Bottom' }).click();
   await page.keyboard.press('n');
-  await expect(page.getByTestId('section-figures')).toContainText('concave at the edge');
+  await expect(page.getByTestId('section-figures')).toContainText('light at the stringer');
   const ticket = page.getByRole('region', { name: 'Ticket' });
   for (const words of ["9'6", '23 1/4', '18 1/2', '15 1/4']) await expect(ticket).toContainText(words);
 });

@@ -40,7 +40,7 @@ export async function choose(page: Page, label: string, option: string | RegExp)
 export async function startBoard(page: Page, model: string, rider?: string): Promise<void> {
   await page.goto('/start');
   if (rider) await choose(page, 'Rider', rider);
-  await page.getByRole('radio', { name: new RegExp(`^${model}`) }).click();
+  await page.getByRole('radio', { name: new RegExp(`^${model}\\s*(shortboard|fish|twin|mid|longboard|gun)`) }).click();
   await page.getByRole('button', { name: new RegExp(`^Start ${model}`) }).click();
   await expect(page.getByRole('heading', { name: new RegExp(model) })).toBeVisible();
 }
@@ -52,6 +52,15 @@ export async function step(page: Page, name: string): Promise<void> {
     .click();
 }
 
+/** Picks a tail or a nose from its pictures. */
+export async function pickEnd(page: Page, end: 'Tail' | 'Nose', kind: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${end}: `) }).click();
+  await page
+    .getByRole('radiogroup', { name: end, exact: true })
+    .getByRole('radio', { name: kind, exact: true })
+    .click();
+}
+
 /** The litres on the ticket, as a number. */
 export async function litres(page: Page): Promise<number> {
   return Number.parseFloat(await page.getByTestId('litres').innerText());
@@ -59,6 +68,8 @@ export async function litres(page: Page): Promise<number> {
 
 /** Drags something by pixels, in small moves as a hand does. */
 export async function drag(page: Page, what: Locator, dx: number, dy: number): Promise<void> {
+  // Hovering waits until it stands still: the plank is laid out anew when a step is opened.
+  await what.hover({ force: true });
   const box = await what.boundingBox();
   if (!box) throw new Error('nothing to drag');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];

@@ -3,6 +3,7 @@ import { useLayoutEffect } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { Bay } from './screens/bay/Bay.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
+import { Settings } from './screens/settings/Settings.tsx';
 import { Start } from './screens/start/Start.tsx';
 import { useShed } from './store/shed.ts';
 import { antdTheme } from './theme/antd.ts';
@@ -37,6 +38,7 @@ export function App() {
           <Routes>
             <Route path="/" element={<Rack />} />
             <Route path="/start" element={<Start />} />
+            <Route path="/settings" element={<Settings />} />
             <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
             <Route path="/bay/:id/:step" element={<Bay />} />
             <Route

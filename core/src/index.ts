@@ -34,6 +34,8 @@ export {
   type SectionPoint,
   underPoint,
 } from './section/section.ts';
+export { straightedgeAcross, type StraightedgeReading } from './section/straightedge.ts';
+export { bottomRelief, type ReliefLine } from './bottom/relief.ts';
 export { deckHeightAt, undersideHeightAt } from './section/heights.ts';
 export { type Mesh, type MeshDetail, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
 export { meshNormals } from './solid/normals.ts';
@@ -114,6 +116,7 @@ export { placedFins } from './fins/placed.ts';
 export { type FinTrouble, finTroubles, toeLines } from './fins/checks.ts';
 export * from './rider/rider.ts';
 export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
+export { type SchoolQuestion, SCHOOLS, type Schools, schoolsSchema, USUAL_SCHOOLS } from './judge/schools.ts';
 export { type CheckNote, checkNotes } from './judge/checkNotes.ts';
 export { modelNamed, models } from './models/models.ts';
 export {

@@ -74,6 +74,7 @@ export function DrawnMeasure({
       className={held ? 'drawn held' : 'drawn'}
       fontFamily="var(--serif)"
       fontWeight={600}
+      pointerEvents="none"
     >
       {w.sign}
       {w.feet !== undefined && `${w.feet}′`}

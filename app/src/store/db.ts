@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { BoardRecord, Rider } from '@june-tide/core';
+import { type BoardRecord, type Rider, type RockerReading, type Schools, USUAL_SCHOOLS } from '@june-tide/core';
 
 /** The shop's own choices. */
 export interface Settings {
@@ -8,9 +8,23 @@ export interface Settings {
   massUnit: 'kg' | 'lb';
   light: 'day' | 'night';
   paper: 'A4' | 'Letter';
+  /** How a length is said: straight from tip to tip, or by a tape along the bottom. */
+  lengthAlong: 'straight' | 'bottom';
+  /** How rocker is read. */
+  reading: RockerReading;
+  schools: Schools;
 }
 
-export const USUAL_SETTINGS: Settings = { id: 'shop', lengthStyle: 'in16', massUnit: 'kg', light: 'day', paper: 'A4' };
+export const USUAL_SETTINGS: Settings = {
+  id: 'shop',
+  lengthStyle: 'in16',
+  massUnit: 'kg',
+  light: 'day',
+  paper: 'A4',
+  lengthAlong: 'straight',
+  reading: 'flat',
+  schools: USUAL_SCHOOLS,
+};
 
 export interface Shed {
   boards: EntityTable<BoardRecord, 'id'>;

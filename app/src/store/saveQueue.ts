@@ -42,10 +42,9 @@ export class SaveQueue {
     return this.running || this.waiting.size > 0;
   }
 
-  /** Waits a moment if all that waits is patient; a put that is not ends it. */
+  /** Waits a moment unless what waits is in a hurry; a put that is ends it. */
   private async pause(): Promise<void> {
-    const jobs = [...this.waiting.values()];
-    if (jobs.length === 0 || !jobs.every((job) => job.patient)) return;
+    if (![...this.waiting.values()].every((job) => job.patient)) return;
     await new Promise<void>((done) => {
       const timer = setTimeout(done, this.apart_ms);
       this.hurry = () => {
@@ -72,7 +71,7 @@ export class SaveQueue {
         }, this.retry_ms);
         return;
       }
-      await this.pause();
+      if (job.patient) await this.pause();
     }
     this.running = false;
     this.tell({ kind: 'saved' });

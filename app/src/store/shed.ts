@@ -7,6 +7,7 @@ import {
   type Issue,
   type Rider,
   riderSchema,
+  schoolsSchema,
 } from '@june-tide/core';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
 import { db, type Settings, USUAL_SETTINGS } from './db.ts';
@@ -63,7 +64,7 @@ export async function loadShed(): Promise<void> {
       status: 'ready',
       records: byId(good),
       riders: byId(riders.flatMap((parsed) => (parsed.success ? [parsed.data] : []))),
-      settings: { ...USUAL_SETTINGS, ...settings },
+      settings: { ...USUAL_SETTINGS, ...settings, schools: schoolsSchema.parse(settings?.schools ?? {}) },
       unreadable: boards.length - good.length,
     });
   } catch (error) {
@@ -126,6 +127,14 @@ export function addBoard(board: Board, riderId: string | null): string {
   return record.id;
 }
 
+const LOCKED: EditResult = {
+  ok: false,
+  issues: [{ code: 'locked', path: 'outline', words: 'the outline is locked: let it go on the Outline step first' }],
+};
+
+const movesOutline = (before: Board, after: Board): boolean =>
+  after.outline !== before.outline || after.length_mm !== before.length_mm;
+
 /**
  * Changes one record by a named step. The board must stay one that can be built: if not, nothing changes and the
  * issues are given. `mergeKey` joins a run of small steps (a drag, nudges) into one that is undone at once.
@@ -142,6 +151,7 @@ export function edit(
   const changed = change(before);
   if (changed === before) return { ok: true };
   if (changed.board !== before.board) {
+    if (before.outlineLocked && changed.outlineLocked && movesOutline(before.board, changed.board)) return LOCKED;
     const opened = boardFrom(changed.board);
     if (!opened.ok) return opened;
   }

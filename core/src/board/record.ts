@@ -18,6 +18,8 @@ export const boardRecordSchema = z.strictObject({
   board: boardSchema,
   riderId: z.string().max(64).nullable(),
   rides: z.array(ride).max(500),
+  /** The outline is settled: nothing changes it until it is let go. */
+  outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */
   archived: z.boolean().optional(),
   /** ISO 8601, UTC. */

@@ -6,7 +6,7 @@ import { halfBreadthAt, notchHalfBreadthAt, type Outline, sprungOutline } from '
 import { blendedRails, railAt, type Rails } from '../rails/rails.ts';
 import { type Rocker, sprungRocker } from '../rocker/rocker.ts';
 import { type Section, sectionOf } from '../section/section.ts';
-import type { Board } from './document.ts';
+import type { Board, Mark } from './document.ts';
 import { type Anchors, anchorsOf, stationOfMark } from './station.ts';
 
 /** A board with every curve sprung: what all measures, sections and solids are taken from. Immutable. */
@@ -31,12 +31,10 @@ export interface Shape {
 export function shapeOf(board: Board, previous?: Shape): Shape {
   const anchors = anchorsOf(board);
   const before = previous?.board;
-  const sameAnchors =
-    previous !== undefined &&
-    previous.anchors.length_mm === anchors.length_mm &&
-    previous.anchors.wide_mm === anchors.wide_mm;
-  const kept = <K extends 'outline' | 'rocker' | 'foil' | 'rails' | 'deck' | 'bottom'>(key: K) =>
-    sameAnchors && before !== undefined && before[key] === board[key];
+  const sameLength = previous !== undefined && previous.anchors.length_mm === anchors.length_mm;
+  const sameWide = previous !== undefined && previous.anchors.wide_mm === anchors.wide_mm;
+  const kept = (key: 'outline' | 'rocker' | 'foil' | 'rails' | 'deck' | 'bottom') =>
+    sameLength && before !== undefined && before[key] === board[key] && (sameWide || !tiedToWide(board, key));
   const deckKept = kept('deck');
   const outline =
     previous && kept('outline') ? previous.outline : sprungOutline(board.outline, anchors, previous?.outline);
@@ -60,6 +58,24 @@ export function shapeOf(board: Board, previous?: Shape): Shape {
         : blendedBottom(board.bottom, board.outline.wings, anchors),
     tailCloses: halfBreadthAt(outline, 0) < 1e-9 && outline.end.notch_mm === 0,
   };
+}
+
+/** Does a part have a place that moves with the wide point? */
+function tiedToWide(board: Board, key: 'outline' | 'rocker' | 'foil' | 'rails' | 'deck' | 'bottom'): boolean {
+  const wide = (places: readonly { from: Mark['from'] }[]) => places.some((place) => place.from === 'wide');
+  switch (key) {
+    case 'outline':
+      return true;
+    case 'rocker':
+    case 'foil':
+      return wide(board[key].marks);
+    case 'rails':
+      return wide(board.rails.stations);
+    case 'deck':
+      return wide(board.deck.crown) || wide(board.deck.features.filter((feature) => feature.kind === 'sDeck'));
+    case 'bottom':
+      return board.bottom.layers.some((layer) => wide(layer.depths));
+  }
 }
 
 /** Within this share of the tip's thickness a closed end is rounded off to a point. */

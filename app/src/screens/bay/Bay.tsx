@@ -14,6 +14,7 @@ import { AS_OPENED, laidOver, type OverChoice } from './over.ts';
 import { Plank } from './Plank.tsx';
 import { SectionView } from './SectionView.tsx';
 import { StepBench } from './steps/StepBench.tsx';
+import { TailView } from './TailView.tsx';
 import { CopyTicket, Ticket } from './Ticket.tsx';
 import { type BayContext, BayProvider, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
 
@@ -158,7 +159,7 @@ export function Bay() {
               <Plank inRoom={inRoom} onRoom={setInRoom} />
               <div className="bench">
                 <QuietBench />
-                <SectionView />
+                {step === 'fins' ? <TailView /> : <SectionView />}
                 <Ticket copy={<QuietCopy />}>
                   <QuietLayOver />
                 </Ticket>

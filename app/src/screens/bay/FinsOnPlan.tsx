@@ -1,5 +1,6 @@
 import { type FinSpot, finSpots } from '@june-tide/core';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
+import { FinHandle } from './FinHandle.tsx';
 import { useLiveBay } from './useBay.ts';
 import type { PlankScale } from './scale.ts';
 
@@ -9,7 +10,7 @@ export function FinsOnPlan({ scale }: { scale: PlankScale }) {
   const spots = finSpots(shape);
   const y = (y_mm: number) => scale.centre - y_mm * scale.k;
   return (
-    <g pointerEvents="none">
+    <g>
       {spots
         .filter((spot) => spot.side !== 0 && spot.box.toe_rad > 0)
         .map((spot, i) => (
@@ -17,15 +18,7 @@ export function FinsOnPlan({ scale }: { scale: PlankScale }) {
         ))}
       {spots.map((spot, i) => (
         <g key={i} stroke="var(--on-board)">
-          <line
-            x1={scale.x(spot.rear.x_mm)}
-            y1={y(spot.rear.y_mm)}
-            x2={scale.x(spot.front.x_mm)}
-            y2={y(spot.front.y_mm)}
-            strokeWidth={6}
-            strokeLinecap="round"
-            data-fin={`${spot.box.role}${spot.side}`}
-          />
+          <FinHandle spot={spot} x={scale.x} y={y} k={scale.k} width={6} />
           {spot.box.role !== 'centre' && (
             <line
               x1={scale.x(spot.middle.x_mm)}
@@ -34,6 +27,7 @@ export function FinsOnPlan({ scale }: { scale: PlankScale }) {
               y2={y(spot.rail_mm)}
               strokeWidth={1}
               strokeDasharray="3 2"
+              pointerEvents="none"
             />
           )}
         </g>

@@ -11,8 +11,10 @@ import { OverOnPlank } from './OverOnPlank.tsx';
 import { planPath } from './planPath.ts';
 import { RailsOnPlan } from './RailsOnPlan.tsx';
 import { type PlankScale, plankScale } from './scale.ts';
+import { ReliefOnPlan } from './ReliefOnPlan.tsx';
 import { SideLight } from './SideLight.tsx';
 import { Tape } from './Tape.tsx';
+import { WingsOnPlan } from './WingsOnPlan.tsx';
 import { type StepKey, useLiveBay } from './useBay.ts';
 
 /** three.js comes only when the room is opened. */
@@ -58,6 +60,8 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
           <OverOnPlank scale={scale} />
           <Tape scale={scale} length_mm={record.board.length_mm} hook_mm={hook_mm} moveHook={moveHook} />
           <Marks scale={scale} />
+          {step === 'outline' && <WingsOnPlan scale={scale} />}
+          {step === 'bottom' && <ReliefOnPlan scale={scale} />}
           {step === 'bottom' && <BottomStrips scale={scale} />}
         </svg>
       )}

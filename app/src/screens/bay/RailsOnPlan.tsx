@@ -1,4 +1,8 @@
-import { sectionAt, sectionRing, stationOfMark } from '@june-tide/core';
+import { halfBreadthAt, sectionAt, sectionRing, stationOfMark } from '@june-tide/core';
+import { nudgeOf } from '../../parts/LengthField.tsx';
+import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
+import { editBoard } from '../../store/shed.ts';
+import { startDrag } from './drag.ts';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 
@@ -10,7 +14,8 @@ export function RailsOnPlan({ scale }: { scale: PlankScale }) {
   const { shape, record } = useLiveBay();
   const size = Math.max(0.75, scale.k);
   return (
-    <g pointerEvents="none" data-testid="rails-on-plan">
+    <g data-testid="rails-on-plan">
+      <EdgeOnPlan scale={scale} />
       {record.board.rails.stations.map((station, i) => {
         const x_mm = stationOfMark(station, shape.anchors);
         const section = sectionAt(shape, x_mm);
@@ -26,7 +31,7 @@ export function RailsOnPlan({ scale }: { scale: PlankScale }) {
           )
           .join('L');
         return (
-          <g key={i}>
+          <g key={i} pointerEvents="none">
             <line x1={x} x2={x} y1={scale.centre} y2={rail} stroke="var(--on-board-quiet)" strokeDasharray="3 4" />
             <path
               d={`M${path}`}
@@ -38,6 +43,72 @@ export function RailsOnPlan({ scale }: { scale: PlankScale }) {
           </g>
         );
       })}
+    </g>
+  );
+}
+
+/** The hard edge along the tail as a heavy line on the far rail, thinning where it fades; its end is pulled along. */
+function EdgeOnPlan({ scale }: { scale: PlankScale }) {
+  const { shape, record, moveHook } = useLiveBay();
+  const style = useLengthStyle();
+  const { length_mm, fade_mm } = record.board.rails.tailEdge;
+  const grid = nudgeOf(style, { shiftKey: false, altKey: false });
+  const set = (to_mm: number, key: string) =>
+    editBoard(
+      record.id,
+      'hard edge',
+      (b) => ({
+        ...b,
+        rails: {
+          ...b.rails,
+          tailEdge: {
+            ...b.rails.tailEdge,
+            length_mm: Math.min(b.length_mm, Math.max(0, Math.round(to_mm / grid) * grid)),
+          },
+        },
+      }),
+      key,
+    );
+  const at = (x_mm: number) =>
+    `${scale.x(x_mm).toFixed(1)} ${(scale.centre - halfBreadthAt(shape.outline, x_mm) * scale.k).toFixed(1)}`;
+  const along = (from: number, to: number) =>
+    `M${Array.from({ length: 25 }, (_, i) => at(Math.max(1, Math.min(record.board.length_mm, from + ((to - from) * i) / 24)))).join('L')}`;
+  const x = scale.x(length_mm);
+  const y = scale.centre - halfBreadthAt(shape.outline, Math.max(1, length_mm)) * scale.k;
+  return (
+    <g>
+      {length_mm > 0 && (
+        <g fill="none" stroke="var(--coral)" pointerEvents="none">
+          <path d={along(0, length_mm)} strokeWidth={5} />
+          <path d={along(length_mm, length_mm + fade_mm)} strokeWidth={2.5} strokeDasharray="7 4" />
+        </g>
+      )}
+      <g
+        role="slider"
+        tabIndex={0}
+        className="mark"
+        aria-label="End of the hard edge"
+        aria-valuenow={Math.round(length_mm)}
+        aria-valuemin={0}
+        aria-valuemax={Math.round(record.board.length_mm)}
+        data-edge="end"
+        onFocus={() => moveHook(length_mm)}
+        onKeyDown={(event) => {
+          const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+          if (way === 0) return;
+          set(length_mm + way * nudgeOf(style, event), 'edge:key');
+          event.preventDefault();
+          event.stopPropagation();
+        }}
+        onPointerDown={(event) => {
+          event.currentTarget.focus();
+          startDrag(event, { onMove: (dx, _dy, key) => set(length_mm + dx / scale.k, key) });
+        }}
+      >
+        <circle className="grab" cx={x} cy={y} r={18} />
+        <circle className="ring" cx={x} cy={y} r={6} />
+        <DrawnMeasure mm={length_mm} x={x + 10} y={y + 26} size={16} after="hard edge" />
+      </g>
     </g>
   );
 }

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 import {
   bottomHeight,
   bottomPoint,
@@ -8,6 +8,7 @@ import {
   type Section,
   sectionAt,
   type SectionPoint,
+  straightedgeAcross,
   underPoint,
 } from '@june-tide/core';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
@@ -33,7 +34,7 @@ function halfPoints(section: Section): SectionPoint[] {
 }
 
 /** The cross-section at the hook, at as large a scale as fits, with its numbers. */
-export function SectionView() {
+export function SectionView({ tools }: { tools?: ReactNode }) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const { shape, hook_mm, record } = useLiveBay();
@@ -49,6 +50,7 @@ export function SectionView() {
         <span className="quiet">
           <Measure mm={fromTail} /> from tail, <Measure mm={fromNose} /> from nose
         </span>
+        {tools}
       </div>
       <div ref={box} style={{ flex: 1, minHeight: 90 }}>
         {width > 0 && section && <Drawn section={section} width={width} height={height} />}
@@ -84,15 +86,20 @@ function edgeWords(section: Section): string {
   return edge < 0.6 ? 'firm edge' : 'hard edge';
 }
 
+/** What a straightedge laid across the bottom says. */
 function BottomFigure({ section }: { section: Section }) {
-  const edge = bottomHeight(section.input.bottom, 1);
-  if (Math.abs(edge) < 0.2) return <span>flat across</span>;
+  const { kind, gap_mm, at_mm } = straightedgeAcross(section);
+  if (kind === 'flat') return <span>straightedge lies flat</span>;
   return (
     <span>
       <b>
-        <Measure mm={Math.abs(edge)} />
+        <Measure mm={gap_mm} />
       </b>{' '}
-      {edge < 0 ? 'concave at the edge' : 'rail up from the stringer'}
+      {kind === 'rocks'
+        ? 'up at the edge, rocks on the stringer'
+        : at_mm < 5
+          ? 'light at the stringer'
+          : 'light under a straightedge'}
     </span>
   );
 }
@@ -119,7 +126,8 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
   const foot = base + 16;
   const notch = section.input.notch_mm;
   const { thickness_mm } = section.input;
-  const light = -section.edgeZ_mm;
+  const across = straightedgeAcross(section);
+  const lowest = across.kind === 'rocks' ? 0 : bottomHeight(section.input.bottom, across.rests_mm / section.edgeY_mm);
   return (
     <svg width={width} height={height} role="img" aria-label="Half the cross-section, stringer at the left">
       <defs>
@@ -129,16 +137,25 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
       </defs>
       <path d={path} fill="var(--board)" />
       <path d={path} fill="url(#hatch)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
-      {Math.abs(light) > 0.2 && (
-        <line
-          x1={x0}
-          x2={edge}
-          y1={Y(section.edgeZ_mm)}
-          y2={Y(section.edgeZ_mm)}
-          stroke="var(--coral)"
-          strokeWidth={1.2}
-          strokeDasharray="6 4"
-        />
+      {across.kind !== 'flat' && (
+        <g stroke="var(--coral)">
+          <line
+            x1={x0 - 6}
+            x2={edge + 10}
+            y1={Y(lowest)}
+            y2={Y(lowest)}
+            strokeWidth={1.4}
+            strokeDasharray="6 4"
+            data-testid="straightedge"
+          />
+          <line
+            x1={X(across.at_mm)}
+            x2={X(across.at_mm)}
+            y1={Y(lowest)}
+            y2={Y(lowest + across.gap_mm)}
+            strokeWidth={2.4}
+          />
+        </g>
       )}
       <line
         x1={rail - 14}

@@ -1,18 +1,31 @@
 import { Button } from 'antd';
 import { CopyOutlined } from '@ant-design/icons';
 import { memo, type ReactNode, useState } from 'react';
-import { formatLitres, formatMass, type LitresTarget, TAIL_WORDS, ticketLines } from '@june-tide/core';
+import {
+  curveLength_mm,
+  formatLitres,
+  formatMass,
+  type LitresTarget,
+  READING_WORDS,
+  TAIL_WORDS,
+  ticketLines,
+  tipLifts,
+} from '@june-tide/core';
 import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { useBay, useLiveBay } from './useBay.ts';
 
 /** What hangs on the board: the headline, litres against the target, the key numbers. Always in sight. */
 export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNode }) {
-  const { record, measures: m, rider, target, over } = useLiveBay();
+  const { record, shape, measures: m, rider, target, over } = useLiveBay();
   const than = over?.measures;
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const { board } = record;
   const wide = m.widePointFromCentre_mm;
+  const { lengthAlong, reading } = useShed((shed) => shed.settings);
+  const lifts = tipLifts(shape, reading);
+  const thanLifts = over && tipLifts(over.shape, reading);
+  const readHow = `At the stringer, ${READING_WORDS[reading]}.`;
   return (
     <section className="ticket" aria-label="Ticket">
       <div className="who">
@@ -27,7 +40,9 @@ export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNo
         )}
       </div>
       <div className="headline" data-testid="headline">
-        <Measure mm={m.length_mm} feet /> × <Measure mm={m.width_mm} /> × <Measure mm={m.thickness_mm} />
+        <Measure mm={lengthAlong === 'bottom' ? curveLength_mm(shape) : m.length_mm} feet />
+        {lengthAlong === 'bottom' && <small className="quiet"> along the bottom</small>} × <Measure mm={m.width_mm} /> ×{' '}
+        <Measure mm={m.thickness_mm} />
       </div>
       <div className="litres-row">
         <span
@@ -60,9 +75,9 @@ export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNo
       </div>
       <dl>
         <Line name="Nose 12" mm={m.noseWidth12_mm} than={than?.noseWidth12_mm} />
-        <Line name="Nose lift" mm={m.noseRocker_mm} than={than?.noseRocker_mm} />
+        <Line name="Nose lift" mm={lifts.noseLift_mm} than={thanLifts?.noseLift_mm} said={readHow} />
         <Line name="Tail 12" mm={m.tailWidth12_mm} than={than?.tailWidth12_mm} />
-        <Line name="Tail lift" mm={m.tailRocker_mm} than={than?.tailRocker_mm} />
+        <Line name="Tail lift" mm={lifts.tailLift_mm} than={thanLifts?.tailLift_mm} said={readHow} />
         {m.block_mm > 0 ? (
           <Line name="Block" mm={m.block_mm} than={than?.block_mm} />
         ) : (
@@ -128,9 +143,7 @@ export function CopyTicket() {
 /** What each number is, for whoever rests the pointer on it. */
 const EXPLAINED: Readonly<Record<string, string>> = {
   'Nose 12': 'Full width 12 in from the nose tip, on the finished outline: 2 b(L − 12 in).',
-  'Nose lift': 'Nose tip above the tangent at the flat point, at the stringer.',
   'Tail 12': 'Full width 12 in from the tail tip, on the finished outline: 2 b(12 in).',
-  'Tail lift': 'Tail tip above the tangent at the flat point, at the stringer.',
   Block: 'Width across the tail block or the tips.',
   'Thick N12': 'Foam at the stringer 12 in from the nose, by callipers.',
   'Thick T12': 'Foam at the stringer 12 in from the tail, by callipers.',
@@ -139,10 +152,18 @@ const EXPLAINED: Readonly<Record<string, string>> = {
 /** Closer than this two sizes read the same on any tape. */
 const SAME_mm = 0.4;
 
-const Line = memo(function Line({ name, mm, than }: { name: string; mm: number; than?: number | undefined }) {
+interface LineProps {
+  name: string;
+  mm: number;
+  than?: number | undefined;
+  /** How it is taken, when that is the shop's choice. */
+  said?: string;
+}
+
+const Line = memo(function Line({ name, mm, than, said }: LineProps) {
   const change = than === undefined ? 0 : mm - than;
   return (
-    <div title={EXPLAINED[name]}>
+    <div title={said ?? EXPLAINED[name]}>
       <dt>{name}</dt>
       <dd>
         {Math.abs(change) > SAME_mm && (

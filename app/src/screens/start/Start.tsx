@@ -1,7 +1,16 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { FAMILIES, FAMILY_WORDS, formatLitres, formatMass, litresFor, models } from '@june-tide/core';
+import {
+  type Board,
+  type BoardRecord,
+  FAMILIES,
+  FAMILY_WORDS,
+  formatLitres,
+  formatMass,
+  litresFor,
+  models,
+} from '@june-tide/core';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure } from '../../parts/Measure.tsx';
 import { RiderForm } from '../../parts/RiderForm.tsx';
@@ -10,20 +19,45 @@ import { measuresFor } from '../../store/derived.ts';
 import { addBoard, keepRider, useShed } from '../../store/shed.ts';
 import { ABILITY_WORDS, STANCE_WORDS, WAVE_POWER_WORDS, WAVE_SIZE_WORDS } from '../../parts/words.ts';
 
+/** What a board can begin as: one of our models, or a board the rider has. */
+interface Beginning {
+  key: string;
+  board: Board;
+  name: string;
+  kind: string;
+}
+
+const MODELS: readonly Beginning[] = [...models()]
+  .sort((a, b) => FAMILIES.indexOf(a.family) - FAMILIES.indexOf(b.family) || a.length_mm - b.length_mm)
+  .map((board) => ({ key: board.name, board, name: board.name, kind: FAMILY_WORDS[board.family] }));
+
+/** The rider's own boards, the last one first. */
+function boardsOf(records: Readonly<Record<string, BoardRecord>>, riderId: string | undefined): Beginning[] {
+  if (riderId === undefined) return [];
+  return Object.values(records)
+    .filter((record) => record.riderId === riderId)
+    .sort((a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt))
+    .map(({ id, board, number }, i) => ({
+      key: id,
+      board,
+      name: `${board.name} ${number}`,
+      kind: i === 0 ? 'their last board' : 'their board',
+    }));
+}
+
 /** The brief in its shortest form: who it is for, and which of our models it begins as. */
 export function Start() {
   const riders = useShed((shed) => shed.riders);
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const [riderId, setRiderId] = useState<string>();
   const [adding, setAdding] = useState(false);
-  const [modelName, setModelName] = useState<string>();
+  const [chosen, setChosen] = useState<string>();
+  const records = useShed((shed) => shed.records);
   const navigate = useNavigate();
   const rider = riderId === undefined ? undefined : riders[riderId];
-  const lined = [...models()].sort(
-    (a, b) => FAMILIES.indexOf(a.family) - FAMILIES.indexOf(b.family) || a.length_mm - b.length_mm,
-  );
-  const model = models().find((board) => board.name === modelName);
-  const target = rider && model && litresFor(rider, model.family);
+  const beginnings = [...boardsOf(records, riderId), ...MODELS];
+  const model = beginnings.find((beginning) => beginning.key === chosen);
+  const target = rider && model && litresFor(rider, model.board.family);
   const scale = 176 / 2900;
 
   return (
@@ -77,24 +111,24 @@ export function Start() {
           )}
         </section>
         <section aria-label="Model">
-          <h1>2. Which model does it begin as?</h1>
+          <h1>2. What does it begin as?</h1>
           <div className="model-row" role="radiogroup" aria-label="Models">
-            {lined.map((board) => (
+            {beginnings.map(({ key, board, name, kind }) => (
               <button
-                key={board.name}
+                key={key}
                 type="button"
                 role="radio"
-                aria-checked={modelName === board.name}
+                aria-checked={chosen === key}
                 className="model"
                 title={board.notes}
-                onClick={() => setModelName(board.name)}
+                onClick={() => setChosen(key)}
               >
                 <svg width={60} height={186} viewBox="-30 -182 60 186" aria-hidden="true">
                   <FoamGradient />
                   <BoardPlan board={board} scale={scale} />
                 </svg>
-                <b>{board.name}</b>
-                <span className="quiet">{FAMILY_WORDS[board.family]}</span>
+                <b>{name}</b>
+                <span className="quiet">{kind}</span>
                 <span className="size">
                   <Measure mm={board.length_mm} feet />
                   <span>{formatLitres(measuresFor(board).volume_L)}</span>
@@ -109,10 +143,12 @@ export function Start() {
                   <b>
                     {formatLitres(target.target_L)} for {rider.name}.
                   </b>{' '}
-                  {target.sentence} {model.name} as it stands has {formatLitres(measuresFor(model).volume_L)}.
+                  {target.sentence} {model.name} as it stands has {formatLitres(measuresFor(model.board).volume_L)}.
                 </p>
               ) : (
-                <p className="quiet">Choose a rider and a model: the litres to aim for appear here, with the sum.</p>
+                <p className="quiet">
+                  Choose a rider and a board to begin from: the litres to aim for appear here, with the sum.
+                </p>
               )}
             </div>
             <Button
@@ -120,7 +156,7 @@ export function Start() {
               size="large"
               disabled={!model}
               onClick={() => {
-                if (model) void navigate(`/bay/${addBoard(model, riderId ?? null)}/outline`);
+                if (model) void navigate(`/bay/${addBoard(model.board, riderId ?? null)}/outline`);
               }}
             >
               {rider && model

@@ -13,6 +13,7 @@ import {
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
+import { Silhouettes } from './Silhouettes.tsx';
 import { useLiveBay } from '../useBay.ts';
 import { type Eye, EYES, RoomScene } from './scene.ts';
 
@@ -38,7 +39,7 @@ export default function Room() {
     try {
       scene.current = new RoomScene(canvas.current);
     } catch (error) {
-      setFailure(error instanceof Error ? error.message : String(error));
+      setFailure((error instanceof Error ? error.message : String(error)).replace(/^.*: /, '').replace(/\.$/, ''));
     }
     return () => {
       scene.current?.dispose();
@@ -83,35 +84,30 @@ export default function Room() {
         aria-label="The board in the round. Drag to turn, wheel to come nearer."
         style={{ width: '100%', height: '100%', display: failure === undefined ? 'block' : 'none' }}
       />
-      {failure !== undefined && (
-        <div className="room-failed" role="alert">
-          <p>
-            This browser would not open a 3D view ({failure}). Every number and line of the drawing is the same board:
-            go back to it with the button at the right.
-          </p>
+      {failure !== undefined && <Silhouettes reason={failure} />}
+      {failure === undefined && (
+        <div className="room-tools" role="group" aria-label="Eye and light">
+          <Segmented<Eye>
+            aria-label="Where the eye is"
+            size="small"
+            value={eye}
+            options={EYE_NAMES.map((value) => ({ value, label: EYES[value] }))}
+            onChange={(next) => {
+              setEye(next);
+              scene.current?.look(next);
+            }}
+          />
+          <Button size="small" onClick={() => scene.current?.look(eye)}>
+            Back to this eye
+          </Button>
+          <label>
+            <Switch size="small" checked={stripes} onChange={setStripes} aria-label="Stripes of light" /> stripes
+          </label>
+          <label>
+            <Switch size="small" checked={cut} onChange={setCut} aria-label="Cut at the hook" /> cut at the hook
+          </label>
         </div>
       )}
-      <div className="room-tools" role="group" aria-label="Eye and light">
-        <Segmented<Eye>
-          aria-label="Where the eye is"
-          size="small"
-          value={eye}
-          options={EYE_NAMES.map((value) => ({ value, label: EYES[value] }))}
-          onChange={(next) => {
-            setEye(next);
-            scene.current?.look(next);
-          }}
-        />
-        <Button size="small" onClick={() => scene.current?.look(eye)}>
-          Back to this eye
-        </Button>
-        <label>
-          <Switch size="small" checked={stripes} onChange={setStripes} aria-label="Stripes of light" /> stripes
-        </label>
-        <label>
-          <Switch size="small" checked={cut} onChange={setCut} aria-label="Cut at the hook" /> cut at the hook
-        </label>
-      </div>
     </div>
   );
 }

@@ -6,7 +6,6 @@ import {
   hollowStretches,
   railLineAt,
   READING_WORDS,
-  TAIL_KINDS,
   TAIL_WORDS,
   tipLifts,
   TWELVE_mm,
@@ -16,9 +15,11 @@ import {
 } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
-import { editBoard } from '../../../store/shed.ts';
+import { editBoard, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { MarksTable } from './MarksTable.tsx';
+import { NosePicker, TailPicker } from './EndPictures.tsx';
+import { OutlineMore } from './OutlineMore.tsx';
 import { WingsTable } from './WingsTable.tsx';
 
 /** Tells where the marks ask for a hollow that the batten could not avoid. */
@@ -64,30 +65,22 @@ export function OutlineBench() {
     <section aria-label="Outline">
       <div className="head tools">
         <h2>Outline</h2>
-        <Select
-          aria-label="Nose"
-          size="small"
+        <NosePicker
           value={nose.kind}
-          style={{ width: 112 }}
-          options={[
-            { value: 'pointed', label: 'Pointed nose' },
-            { value: 'round', label: 'Round nose' },
-          ]}
-          onChange={(kind) => editBoard(record.id, `${kind} nose`, (b) => withNose(b, kind))}
+          onPick={(kind) => editBoard(record.id, `${kind} nose`, (b) => withNose(b, kind))}
         />
-        <Select
-          aria-label="Tail"
-          size="small"
+        <TailPicker
           value={tail.kind}
-          style={{ width: 122 }}
-          options={TAIL_KINDS.map((value) => ({
-            value,
-            label: `${TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase())} tail`,
-          }))}
-          onChange={(kind) => editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => withTail(b, kind))}
+          onPick={(kind) => editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => withTail(b, kind))}
         />
+        <OutlineMore />
       </div>
       <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />
+      {record.outlineLocked && (
+        <p className="quiet" role="status">
+          The outline is locked: every mark is as settled. Let it go to change one.
+        </p>
+      )}
       <WingsTable />
       <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
     </section>
@@ -114,7 +107,8 @@ const OTHER_READINGS = ['middle', 'table'] as const;
 /** The tips as other people read them, to be typed that way too, and the two other lines of the bottom. */
 function Reading() {
   const { record, shape } = useBay();
-  const [reading, setReading] = useState<(typeof OTHER_READINGS)[number]>('middle');
+  const shop = useShed((shed) => shed.settings.reading);
+  const [reading, setReading] = useState<(typeof OTHER_READINGS)[number]>(shop === 'table' ? 'table' : 'middle');
   const lifts = tipLifts(shape, reading);
   const set = (what: 'nose' | 'tail', value_mm: number, nudge: boolean) => {
     const wanted = { ...lifts, [what === 'nose' ? 'noseLift_mm' : 'tailLift_mm']: value_mm };

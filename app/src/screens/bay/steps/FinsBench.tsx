@@ -4,7 +4,6 @@ import {
   FIN_SETUPS,
   FIN_TEMPLATES,
   type FinBox,
-  finArea_mm2,
   finTroubles,
   SETUP_WORDS,
   toeLines,
@@ -14,10 +13,10 @@ import {
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
+import { FinTemplateEditor } from './FinTemplate.tsx';
 import { useBay } from '../useBay.ts';
 
 const ROLE_WORDS = { centre: 'Centre', front: 'Front pair', rear: 'Rear pair' } as const;
-const FOIL_WORDS = { flat: 'flat inside', eightyTwenty: '80/20', symmetric: 'symmetric' } as const;
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
 /** The setup, each box with its distances and fin, what the foam says of them, and what else the boxes serve as. */
@@ -153,7 +152,7 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
           <Select
             aria-label={`${name} template`}
             size="small"
-            style={{ width: 118 }}
+            style={{ width: 100 }}
             value={chosen?.[0] ?? 'own'}
             options={[
               ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),
@@ -182,10 +181,13 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
               set('depth', { template: { ...box.template, depth_mm } }, nudge ? `field:deep${index}` : undefined)
             }
           />
-          <span className="quiet" title={FOIL_WORDS[box.template.foil]}>
-            {' '}
-            {(finArea_mm2(box.template) / 645.16).toFixed(1)} sq in
-          </span>
+          <FinTemplateEditor
+            name={name}
+            box={box}
+            onChange={(what, change, merge) =>
+              set(what, { template: { ...box.template, ...change } }, merge && `${merge}${index}`)
+            }
+          />
         </td>
       </tr>
     </tbody>

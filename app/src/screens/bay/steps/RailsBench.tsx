@@ -1,4 +1,4 @@
-import { Button, InputNumber, Select } from 'antd';
+import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import {
@@ -15,11 +15,14 @@ import {
   withRailEverywhere,
 } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
-import { editBoard } from '../../../store/shed.ts';
+import { editBoard, type EditResult } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const PRESET_NAMES = Object.keys(RAIL_PRESETS) as RailPresetName[];
 const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide' } as const;
+
+/** Marks the choice of another station's rail. */
+const SAME_AS = 'same:';
 
 /** The preset a station still is, if it was not changed by hand. */
 function presetOf(station: RailStation): RailPresetName | undefined {
@@ -34,11 +37,23 @@ export function RailsBench() {
   const { record, moveHook, shape, hook_mm } = useBay();
   const { rails } = record.board;
   const [held, hold] = useState(0);
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const inHand = rails.stations[held] ? held : 0;
   const x = (station: RailStation) => stationOfMark(station, shape.anchors);
   const order = rails.stations
     .map((station, index) => ({ station, index }))
     .sort((a, b) => x(b.station) - x(a.station));
+  /** The stations a change is made to: the one it was made at, and all that are ticked with it. */
+  const together = (index: number) => (chosen.has(index) ? [...chosen].filter((i) => rails.stations[i]) : [index]);
+  const change = (name: string, index: number, next: Partial<RailStation>, merge?: string) =>
+    editBoard(
+      record.id,
+      together(index).length > 1
+        ? `${name} at ${together(index).length} stations`
+        : `${name}, ${stationName(rails.stations[index])}`,
+      (b) => together(index).reduce((board, i) => withRail(board, i, next), b),
+      merge,
+    );
   const edge = (name: string, change: Partial<Board['rails']['tailEdge']>, merge?: string) =>
     editBoard(
       record.id,
@@ -55,6 +70,9 @@ export function RailsBench() {
       <table className="marks">
         <thead>
           <tr>
+            <th scope="col">
+              <span className="visually-hidden">Change together</span>
+            </th>
             <th scope="col">Station</th>
             <th scope="col">Rail</th>
             <th scope="col" className="num">
@@ -78,22 +96,44 @@ export function RailsBench() {
                   moveHook(x(station));
                 }}
               >
+                <td>
+                  <Checkbox
+                    aria-label={`Change ${name} together with the others ticked`}
+                    checked={chosen.has(index)}
+                    onChange={(event) => {
+                      const next = new Set(chosen);
+                      if (event.target.checked) next.add(index);
+                      else next.delete(index);
+                      setChosen(next);
+                    }}
+                  />
+                </td>
                 <th scope="row">{name}</th>
                 <td>
                   <Select
                     aria-label={`Rail, ${name}`}
                     size="small"
-                    style={{ width: 142 }}
-                    value={preset ?? 'own'}
+                    style={{ width: 136 }}
+                    value={(preset ?? 'own') as string}
                     options={[
                       ...PRESET_NAMES.map((value) => ({ value, label: RAIL_PRESETS[value].words })),
                       ...(preset ? [] : [{ value: 'own' as const, label: `${railRatio(station.apex)}, by hand` }]),
+                      ...order
+                        .filter((other) => other.index !== index)
+                        .map((other) => ({
+                          value: `${SAME_AS}${other.index}`,
+                          label: `Same as ${stationName(other.station)}`,
+                        })),
                     ]}
                     onChange={(value) => {
-                      const chosen = PRESET_NAMES.find((entry) => entry === value);
-                      if (!chosen) return;
-                      const next = railStation(chosen, station.from, station.at_mm);
-                      editBoard(record.id, `rail, ${name}`, (b) => withRail(b, index, next));
+                      const other = value.startsWith(SAME_AS)
+                        ? rails.stations[Number(value.slice(SAME_AS.length))]
+                        : undefined;
+                      const preset = PRESET_NAMES.find((entry) => entry === value);
+                      const source = other ?? (preset && railStation(preset, station.from, station.at_mm));
+                      if (!source) return;
+                      const { from: _from, at_mm: _at, ...rail } = source;
+                      change('rail', index, rail);
                     }}
                   />
                 </td>
@@ -103,12 +143,7 @@ export function RailsBench() {
                     label={`Tuck, ${name}`}
                     value_mm={station.tuck_mm}
                     onChange={(tuck_mm, nudge) =>
-                      editBoard(
-                        record.id,
-                        `tuck, ${name}`,
-                        (b) => withRail(b, index, { tuck_mm }),
-                        nudge ? `field:tuck${index}` : undefined,
-                      )
+                      change('tuck', index, { tuck_mm }, nudge ? `field:tuck${index}` : undefined)
                     }
                   />
                 </td>
@@ -128,7 +163,7 @@ export function RailsBench() {
           })}
         </tbody>
       </table>
-      <InHand index={inHand} station={rails.stations[inHand]} />
+      <InHand index={inHand} station={rails.stations[inHand]} change={change} />
       <div className="row-of-tools">
         <Button
           size="small"
@@ -174,12 +209,17 @@ function stationName(station: RailStation): string {
   return `${(station.at_mm / 25.4).toFixed(0)} in ${PLACES[station.from]}`;
 }
 
+interface InHandProps {
+  index: number;
+  station: RailStation;
+  change: (name: string, index: number, next: Partial<RailStation>, merge?: string) => EditResult;
+}
+
 /** The numbers of one rail that presets stand for. */
-function InHand({ index, station }: { index: number; station: RailStation }) {
-  const { record } = useBay();
+function InHand({ index, station, change }: InHandProps) {
   const name = stationName(station);
-  const set = (what: string, change: Partial<RailStation>) =>
-    editBoard(record.id, `${what}, ${name}`, (b) => withRail(b, index, change), `rail:${what}${index}`);
+  const set = (what: string, next: Partial<RailStation>) =>
+    change(what.toLowerCase(), index, next, `rail:${what}${index}`);
   const percent = (what: string, words: string, value: number, low: number, high: number, key: keyof RailStation) => (
     <label className="mini">
       {words}
@@ -194,7 +234,7 @@ function InHand({ index, station }: { index: number; station: RailStation }) {
         onChange={(next) => {
           if (typeof next === 'number') set(what, { [key]: next / 100 });
         }}
-        style={{ width: 64 }}
+        style={{ width: 54 }}
       />
     </label>
   );
@@ -204,7 +244,7 @@ function InHand({ index, station }: { index: number; station: RailStation }) {
       {percent('Fullness', 'full', station.fullness, 0, 100, 'fullness')}
       {percent('Edge', 'hard', station.edge, 0, 100, 'edge')}
       <label className="mini">
-        edge radius
+        radius
         <LengthField
           small
           label={`Edge radius, ${name}`}

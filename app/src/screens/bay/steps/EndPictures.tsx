@@ -1,0 +1,106 @@
+import { Button, Popover } from 'antd';
+import { useState } from 'react';
+import {
+  type Board,
+  modelNamed,
+  outlinePoints,
+  shapeOf,
+  TAIL_KINDS,
+  TAIL_WORDS,
+  type TailKind,
+  withNose,
+  withTail,
+} from '@june-tide/core';
+
+type NoseKind = Board['outline']['nose']['kind'];
+const NOSES: readonly NoseKind[] = ['pointed', 'round'];
+const NOSE_WORDS: Readonly<Record<NoseKind, string>> = { pointed: 'pointed', round: 'round' };
+const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
+
+/** So much of the end is drawn. */
+const SHOWN_mm = 330;
+const paths = new Map<string, string>();
+
+/** The end of one of our own boards with that tail or nose, tip up, as a path in mm; sprung once. */
+function endPath(end: 'nose' | 'tail', kind: string, build: (board: Board) => Board): string {
+  const key = `${end} ${kind}`;
+  const made = paths.get(key);
+  if (made !== undefined) return made;
+  const model = modelNamed(end === 'nose' && kind === 'round' ? 'Long Quay' : 'Slack Water');
+  if (!model) return '';
+  const shape = shapeOf(build(model));
+  const L = shape.board.length_mm;
+  const points = outlinePoints(shape.outline, 160)
+    .map((p) => ({ y: p.y_mm, x: end === 'tail' ? p.x_mm : L - p.x_mm }))
+    .filter((p) => p.x <= SHOWN_mm);
+  if (end === 'nose') points.reverse();
+  const right = points.map((p) => `${p.y.toFixed(1)} ${p.x.toFixed(1)}`);
+  const left = points.map((p) => `${(-p.y).toFixed(1)} ${p.x.toFixed(1)}`).reverse();
+  const path = `M${right.join('L')}L${left.join('L')}`;
+  paths.set(key, path);
+  return path;
+}
+
+function EndPicture({ path, size }: { path: string; size: number }) {
+  return (
+    <svg width={size} height={(size * SHOWN_mm) / 480} viewBox={`-240 -8 480 ${SHOWN_mm}`} aria-hidden="true">
+      <path d={path} fill="var(--board)" stroke="var(--on-board)" strokeWidth={9} strokeLinejoin="round" />
+    </svg>
+  );
+}
+
+const tailPath = (kind: TailKind) => endPath('tail', kind, (board) => withTail(board, kind));
+const nosePath = (kind: NoseKind) => endPath('nose', kind, (board) => withNose(board, kind));
+
+interface PickerProps<K extends string> {
+  label: string;
+  value: K;
+  kinds: readonly K[];
+  words: Readonly<Record<K, string>>;
+  path: (kind: K) => string;
+  onPick: (kind: K) => void;
+}
+
+/** The end as it is, as a little picture; a press lays out the others to pick from. */
+function EndPicker<K extends string>({ label, value, kinds, words, path, onPick }: PickerProps<K>) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover
+      open={open}
+      onOpenChange={setOpen}
+      trigger="click"
+      placement="bottomLeft"
+      content={() => (
+        <div className="end-pictures" role="radiogroup" aria-label={label}>
+          {kinds.map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              role="radio"
+              aria-checked={kind === value}
+              onClick={() => {
+                onPick(kind);
+                setOpen(false);
+              }}
+            >
+              <EndPicture path={path(kind)} size={84} />
+              {capital(words[kind])}
+            </button>
+          ))}
+        </div>
+      )}
+    >
+      <Button size="small" aria-label={`${label}: ${words[value]}`} aria-expanded={open} className="end-now">
+        <EndPicture path={path(value)} size={30} /> {capital(words[value])}
+      </Button>
+    </Popover>
+  );
+}
+
+export function TailPicker({ value, onPick }: { value: TailKind; onPick: (kind: TailKind) => void }) {
+  return <EndPicker label="Tail" value={value} kinds={TAIL_KINDS} words={TAIL_WORDS} path={tailPath} onPick={onPick} />;
+}
+
+export function NosePicker({ value, onPick }: { value: NoseKind; onPick: (kind: NoseKind) => void }) {
+  return <EndPicker label="Nose" value={value} kinds={NOSES} words={NOSE_WORDS} path={nosePath} onPick={onPick} />;
+}

@@ -1,0 +1,74 @@
+import { Radio, Segmented } from 'antd';
+import { READING_WORDS, ROCKER_READINGS, type SchoolQuestion, SCHOOLS } from '@june-tide/core';
+import { ShopChoices } from '../../parts/ShopChoices.tsx';
+import { TopBar } from '../../parts/TopBar.tsx';
+import { changeSettings, useShed } from '../../store/shed.ts';
+
+const QUESTIONS = Object.keys(SCHOOLS) as SchoolQuestion[];
+const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
+
+/** The shop's own ways: units, how length and rocker are said, and which side it takes where shapers disagree. */
+export function Settings() {
+  const settings = useShed((shed) => shed.settings);
+  return (
+    <div className="page">
+      <TopBar />
+      <main className="settings">
+        <section aria-label="Units and light">
+          <h1>Units and light</h1>
+          <ShopChoices />
+          <h2>How sizes are said</h2>
+          <div className="labelled">
+            Length
+            <Segmented
+              value={settings.lengthAlong}
+              options={[
+                { value: 'straight', label: 'Straight, tip to tip' },
+                { value: 'bottom', label: 'Tape along the bottom' },
+              ]}
+              onChange={(value) => changeSettings({ lengthAlong: value === 'bottom' ? 'bottom' : 'straight' })}
+            />
+          </div>
+          <div className="labelled">
+            Rocker, lifts read over the
+            <Radio.Group
+              value={settings.reading}
+              onChange={(event) => {
+                const reading = ROCKER_READINGS.find((entry) => entry === event.target.value);
+                if (reading) changeSettings({ reading });
+              }}
+              options={ROCKER_READINGS.map((value) => ({ value, label: capital(READING_WORDS[value]) }))}
+              style={{ display: 'grid', gap: 4 }}
+            />
+          </div>
+          <p className="quiet">
+            They change what is written, never the board. Riders and boards stay in this browser and in the files you
+            save from it.
+          </p>
+        </section>
+        <section aria-label="Schools">
+          <h1>Where shapers disagree</h1>
+          <p className="quiet">
+            Pick the shop’s side. Notes in the bay follow it and still name the other; no board is changed by it.
+          </p>
+          <div className="schools">
+            {QUESTIONS.map((question) => (
+              <fieldset key={question}>
+                <legend>{SCHOOLS[question].question}</legend>
+                <Radio.Group
+                  aria-label={SCHOOLS[question].question}
+                  value={settings.schools[question]}
+                  onChange={(event) =>
+                    changeSettings({ schools: { ...settings.schools, [question]: String(event.target.value) } })
+                  }
+                  options={Object.entries(SCHOOLS[question].answers).map(([value, label]) => ({ value, label }))}
+                />
+                <p className="quiet">{SCHOOLS[question].why}</p>
+              </fieldset>
+            ))}
+          </div>
+        </section>
+      </main>
+    </div>
+  );
+}
