@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { briefSchema } from '../rider/brief.ts';
 import { boardSchema } from './document.ts';
 
 /** One time in the water, in the rider's own words. */
@@ -10,6 +11,10 @@ const ride = z.strictObject({
 });
 export type Ride = z.infer<typeof ride>;
 
+/** A note the shaper has answered: it rests until its numbers change. */
+const answer = z.strictObject({ reason: z.string().max(500), numbers: z.string().max(500) });
+export type Answer = z.infer<typeof answer>;
+
 /** A board as the shed keeps it: the document, whose it is, and when. The rider is known only by an id. */
 export const boardRecordSchema = z.strictObject({
   id: z.string().min(1).max(64),
@@ -18,6 +23,10 @@ export const boardRecordSchema = z.strictObject({
   board: boardSchema,
   riderId: z.string().max(64).nullable(),
   rides: z.array(ride).max(500),
+  /** What the order asks for. */
+  brief: briefSchema.optional(),
+  /** Notes answered, by the name of their rule. */
+  answers: z.record(z.string().max(60), answer).optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */

@@ -28,7 +28,20 @@ function rider(
   size: Rider['waves']['size'],
   power: Rider['waves']['power'],
 ): Rider {
-  return { id, name, mass_kg, height_mm, age, ability, surfsAWeek, stance, waves: { size, power } };
+  return {
+    id,
+    name,
+    mass_kg,
+    weights: [{ on: '2026-01-10', mass_kg }],
+    height_mm,
+    age,
+    ability,
+    surfsAWeek,
+    fitness: 'usual',
+    stance,
+    waves: { size, power, steepness: 'medium', chop: 'some', rubber: 'thin' },
+    boards: [],
+  };
 }
 
 function resized(model: string, change: (board: Board) => Board = (board) => board): Board {

@@ -63,6 +63,8 @@ export function litresFor(rider: Rider, family: Family): LitresTarget {
   if (rider.surfsAWeek < 1) add(1.06, 'surfing less than once a week');
   else if (rider.surfsAWeek < 2) add(1.03, 'surfing about once a week');
   else if (rider.surfsAWeek >= 5) add(0.98, `surfing ${rider.surfsAWeek} times a week`);
+  if (rider.fitness === 'low') add(1.04, 'little paddling fitness');
+  if (rider.waves.rubber === 'thick') add(1.03, 'thick rubber');
   if (rider.waves.power === 'weak') add(1.05, 'weak waves');
   add(FAMILY_SHARE[family], `what ${FAMILY_WORDS[family]} usually carries`);
   const whole = factors.reduce((product, { factor }) => product * factor, 1);
