@@ -61,7 +61,9 @@ function tipLift(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
 function entryLift(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
   const { rocker } = board;
   const marks = rocker.marks.map((mark) =>
-    mark.from === end && Math.abs(mark.at_mm - inch(12)) < inch(3) ? { ...mark, value_mm: mark.value_mm + by_mm } : mark,
+    mark.from === end && Math.abs(mark.at_mm - inch(12)) < inch(3)
+      ? { ...mark, value_mm: mark.value_mm + by_mm }
+      : mark,
   );
   return { ...board, rocker: { ...rocker, marks } };
 }
@@ -250,7 +252,10 @@ export const LEVERS = {
       ...b,
       outline: {
         ...b.outline,
-        wings: b.outline.wings.map((wing) => ({ ...wing, depth_mm: Math.max(0.5, wing.depth_mm + (n * inch(1)) / 16) })),
+        wings: b.outline.wings.map((wing) => ({
+          ...wing,
+          depth_mm: Math.max(0.5, wing.depth_mm + (n * inch(1)) / 16),
+        })),
       },
     }),
   },

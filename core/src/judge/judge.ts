@@ -1,0 +1,117 @@
+import type { Answer } from '../board/record.ts';
+import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
+import { type Case, GROUP_WORDS, type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
+import { BOTTOM_RULES } from './rules/bottom.ts';
+import { FIN_RULES } from './rules/fins.ts';
+import { FOIL_RULES } from './rules/foil.ts';
+import { OUTLINE_RULES } from './rules/outline.ts';
+import { RAIL_RULES } from './rules/rails.ts';
+import { ROCKER_RULES } from './rules/rocker.ts';
+import { SIZE_RULES } from './rules/size.ts';
+import { SCHOOLS } from './schools.ts';
+
+/** All rules, in the order of the work. */
+export const RULES: readonly Rule[] = [
+  ...SIZE_RULES,
+  ...OUTLINE_RULES,
+  ...ROCKER_RULES,
+  ...FOIL_RULES,
+  ...RAIL_RULES,
+  ...BOTTOM_RULES,
+  ...FIN_RULES,
+];
+
+/** Of two rules of which one says the same more strongly only the stronger speaks. */
+const SILENCES: Readonly<Record<string, readonly string[]>> = {
+  'litres-far-below': ['litres-below', 'novice-expert-litres'],
+  'novice-expert-litres': ['litres-below'],
+  'wide-tail-front-foot-big': ['wide-tail-big'],
+  'foil-aft-extreme': ['foil-tail-full', 'foil-front-foot'],
+  'foil-nose-extreme': ['foil-nose-full', 'foil-back-foot'],
+  'flat-entry-steep': ['low-entry'],
+  'deep-nose-concave-steep': ['deep-nose-concave'],
+  'hard-ahead-of-single': ['hard-tail-soft-school', 'nose-rider-long-edge'],
+  'step-down-length': ['step-down-litres'],
+  'twin-big': ['twin-without-trailer-big'],
+  'steep-small-rear': ['thruster-small-centre'],
+  'channels-chop': ['deep-channels'],
+  'flat-tail': ['stiff-in-steep', 'light-expert-flat'],
+};
+
+/** One judgement in words. */
+export interface Note {
+  rule: Rule;
+  level: Level;
+  group: Group;
+  title: string;
+  /** The numbers, then the cause. */
+  words: string;
+  /** What the other school holds, where there is one. */
+  otherSchool?: string;
+  /** The numbers alone in fixed units: an answer rests on these. */
+  numbers: string;
+  /** The shaper’s answer, if it still stands. */
+  answer?: Answer;
+}
+
+/** Writes in the shop’s units. */
+export function writerOf(style: LengthStyle, mass: 'kg' | 'lb' = 'kg'): Writer {
+  return {
+    mm: (value) => {
+      const text = formatLength(value, style);
+      return /[a-z]/.test(text) ? text : `${text} in`;
+    },
+    feet: (value) => formatLength(value, style, { feet: true }),
+    L: formatLitres,
+    kg: (value) => formatMass(value, mass),
+  };
+}
+
+/** In these units an answer’s numbers are compared, whatever the shop writes in. */
+const FIXED = writerOf({ kind: 'mm' });
+
+/** Which rules speak of a case, without words: their ids. Units play no part in it. */
+export function verdict(c: Case, rules: readonly Rule[] = RULES): Rule[] {
+  const speaking = rules.filter((rule) => {
+    if (rule.school && c.schools[rule.school.question] !== rule.school.answer) return false;
+    const amount = rule.beyond(c);
+    return amount !== undefined && amount > 1e-9;
+  });
+  const silenced = new Set(speaking.flatMap((rule) => SILENCES[rule.id] ?? []));
+  return speaking.filter((rule) => !silenced.has(rule.id));
+}
+
+/**
+ * What a good shaper would say of a board and its rider: conflicts first, then what to look at, then notes, each in the
+ * order of the work. Answers that still stand are attached; one whose numbers have changed is not.
+ */
+export function judged(c: Case, writer: Writer, answers: Readonly<Record<string, Answer>> = {}): Note[] {
+  return verdict(c)
+    .map((rule): Note => {
+      const numbers = rule.says(c, FIXED);
+      const answer = answers[rule.id];
+      const other = rule.school && otherSide(rule.school.question, rule.school.answer);
+      return {
+        rule,
+        level: rule.level,
+        group: rule.group,
+        title: rule.title,
+        words: `${rule.says(c, writer)}. ${rule.cause}`,
+        numbers,
+        ...(other ? { otherSchool: other } : {}),
+        ...(answer && answer.numbers === numbers ? { answer } : {}),
+      };
+    })
+    .sort((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level));
+}
+
+/** What the others hold, said shortly. */
+function otherSide(question: keyof typeof SCHOOLS, answer: string): string {
+  const { answers, why } = SCHOOLS[question];
+  const others = Object.entries(answers)
+    .filter(([key]) => key !== answer)
+    .map(([, words]) => words.toLowerCase());
+  return `Others: ${others.join(' or ')}. ${why}`;
+}
+
+export { GROUP_WORDS };
