@@ -23,8 +23,8 @@ export const RULES: readonly Rule[] = [
 
 /** Of two rules of which one says the same more strongly only the stronger speaks. */
 const SILENCES: Readonly<Record<string, readonly string[]>> = {
-  'litres-far-below': ['litres-below', 'novice-expert-litres'],
-  'novice-expert-litres': ['litres-below'],
+  'litres-far-below': ['litres-below'],
+  'novice-expert-litres': ['litres-below', 'litres-far-below'],
   'wide-tail-front-foot-big': ['wide-tail-big'],
   'foil-aft-extreme': ['foil-tail-full', 'foil-front-foot'],
   'foil-nose-extreme': ['foil-nose-full', 'foil-back-foot'],

@@ -111,20 +111,21 @@ function deeper(board: Board, kinds: readonly LayerKind[], lay: LayerKind, by_mm
   return { ...from, bottom: { layers } };
 }
 
-/** Moves every depth mark of these kinds along the board. */
+/** Moves every depth mark of these kinds along the board; the deepest stays clear of the ends. */
 function slid(board: Board, kinds: readonly LayerKind[], by_mm: number): Board {
   const anchors = anchorsOf(board);
-  const layers = board.bottom.layers.map((layer) =>
-    kinds.includes(layer.kind)
-      ? {
-          ...layer,
-          depths: layer.depths.map((mark) => {
-            const x = clamp(stationOfMark(mark, anchors) + by_mm, 0, board.length_mm);
-            return { ...mark, at_mm: distanceFrom(mark.from, x, anchors) };
-          }),
-        }
-      : layer,
-  );
+  const L = board.length_mm;
+  const layers = board.bottom.layers.map((layer) => {
+    if (!kinds.includes(layer.kind)) return layer;
+    const [deepest] = [...layer.depths].sort((a, b) => Math.abs(b.value_mm) - Math.abs(a.value_mm));
+    const x0 = stationOfMark(deepest, anchors);
+    const by = clamp(by_mm, 0.1 * L - x0, 0.76 * L - x0);
+    const depths = layer.depths.map((mark) => {
+      const x = clamp(stationOfMark(mark, anchors) + by, 0, L);
+      return { ...mark, at_mm: distanceFrom(mark.from, x, anchors) };
+    });
+    return { ...layer, depths };
+  });
   return { ...board, bottom: { layers } };
 }
 

@@ -1,0 +1,455 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Board } from '../board/document.ts';
+import { boardIssues } from '../board/issues.ts';
+import { boardSchema } from '../board/document.ts';
+import { shapeOf } from '../board/shape.ts';
+import { withSetup } from '../fins/placement.ts';
+import { modelNamed, models } from '../models/models.ts';
+import { INCH_mm } from '../units/length.ts';
+import { judged, RULES, verdict, writerOf } from './judge.ts';
+import { lever } from './levers.ts';
+import type { Rule } from './rule.ts';
+import { SCHOOLS, USUAL_SCHOOLS } from './schools.ts';
+import { caseOf, RIDERS, WAVES } from './testing.ts';
+
+/**
+ * A board that draws each rule: one of our models with the rule’s own lever pushed the wrong way by so many first steps,
+ * for a rider in waves; `last` judges it against the model it came from. The model itself does not draw it.
+ */
+type Pushed = [model: string, rider: keyof typeof RIDERS, waves: keyof typeof WAVES, steps: number, against?: 'last'];
+const PUSHED: Readonly<Record<string, Pushed>> = {
+  'litres-far-below': ['Slack Water', 'usual', 'usual', 6],
+  'litres-below': ['Slack Water', 'usual', 'usual', 1],
+  'litres-above': ['Slack Water', 'usual', 'usual', 6],
+  'novice-expert-litres': ['Long Quay', 'novice', 'usual', 2],
+  'step-down-length': ['Slack Water', 'usual', 'usual', 8, 'last'],
+  'step-down-litres': ['Slack Water', 'usual', 'usual', 6, 'last'],
+  'short-for-size': ['Gannet', 'usual', 'huge', 3],
+  'front-foot-nose': ['Slack Water', 'front', 'usual', 3],
+  'back-foot-nose': ['Slack Water', 'back', 'usual', 8],
+  'back-foot-ahead-of-wing': ['Two Stairs', 'usual', 'usual', 6],
+  'fast-not-quick': ['Slack Water', 'usual', 'usual', 8],
+  'heavy-wide-stance': ['Slack Water', 'usual', 'usual', 24],
+  'wide-point-ahead-back-foot': ['Slack Water', 'back', 'usual', 1],
+  'wide-point-behind-front-foot': ['Slack Water', 'front', 'usual', 2],
+  'nose-rider-wide-point': ['Long Quay', 'usual', 'usual', 8],
+  'straight-rail-steep': ['Slack Water', 'usual', 'steep', 4],
+  'straight-flat-front-foot': ['Slack Water', 'front', 'usual', 8],
+  'curved-rail-weak': ['Slack Water', 'usual', 'weak', 16],
+  'wide-tail-front-foot-big': ['Slack Water', 'front', 'steep', 2],
+  'wide-tail-big': ['Slack Water', 'usual', 'steep', 6],
+  'narrow-tail-weak': ['Slack Water', 'usual', 'weak', 12],
+  'power-tail-narrow': ['Slack Water', 'usual', 'usual', 6],
+  'block-big-waves': ['Slack Water', 'usual', 'steep', 6],
+  'wing-forward': ['Two Stairs', 'usual', 'usual', 24],
+  'deep-wings': ['Two Stairs', 'usual', 'usual', 16],
+  'full-nose-steep': ['Slack Water', 'usual', 'steep', 8],
+  'drawn-nose-weak': ['Slack Water', 'usual', 'weak', 4],
+  'nose-rider-narrow-tail': ['Long Quay', 'usual', 'usual', 6],
+  'flat-entry-steep': ['Slack Water', 'usual', 'steep', 8],
+  'low-entry': ['Slack Water', 'usual', 'usual', 12],
+  'high-entry-weak': ['Slack Water', 'usual', 'weak', 4],
+  'steep-even-entry': ['Slack Water', 'usual', 'steep', 6],
+  'flat-tail': ['Slack Water', 'usual', 'usual', 8],
+  'much-tail-rocker': ['Slack Water', 'usual', 'usual', 4],
+  'stiff-in-steep': ['Slack Water', 'usual', 'steep', 6],
+  'kicked-longboard': ['Long Quay', 'usual', 'usual', 8],
+  'even-longboard': ['Broad Acre', 'usual', 'usual', 2],
+  'heavy-no-flat': ['Slack Water', 'heavy', 'usual', 8],
+  'light-expert-flat': ['Slack Water', 'light', 'usual', 12],
+  'foil-nose-full': ['Slack Water', 'usual', 'usual', 3],
+  'foil-tail-full': ['Slack Water', 'usual', 'usual', 1],
+  'foil-aft-extreme': ['Slack Water', 'usual', 'usual', 4],
+  'foil-nose-extreme': ['Slack Water', 'usual', 'usual', 6],
+  'foil-front-foot': ['Peat Fire', 'front', 'usual', 1],
+  'foil-back-foot': ['Slack Water', 'back', 'usual', 1],
+  'foam-behind-area': ['Slack Water', 'usual', 'usual', 16],
+  'learner-chest': ['Slack Water', 'novice', 'usual', 24],
+  skinny: ['Slack Water', 'usual', 'usual', 8],
+  'heavy-thin-rail': ['Slack Water', 'heavy', 'usual', 3],
+  'light-boxy-rail': ['Slack Water', 'light', 'usual', 2],
+  'thickness-against-last': ['Slack Water', 'usual', 'usual', 3, 'last'],
+  'hard-ahead-of-single': ['Long Quay', 'usual', 'usual', 6],
+  'soft-tail-several': ['Slack Water', 'usual', 'usual', 6],
+  'hard-nose': ['Slack Water', 'usual', 'usual', 2],
+  'hard-forward-chop': ['Slack Water', 'usual', 'choppy', 1],
+  'nose-rider-long-edge': ['Long Quay', 'usual', 'usual', 1],
+  'nose-rider-short-edge': ['Long Quay', 'usual', 'usual', 4],
+  'down-rails-learner': ['Slack Water', 'novice', 'usual', 1],
+  'round-rails-fast': ['Slack Water', 'usual', 'steep', 2],
+  'thick-tail-rail-big': ['Long Quay', 'usual', 'steep', 2],
+  'wide-bevel': ['Slack Water', 'usual', 'usual', 8],
+  'deep-concave': ['Slack Water', 'usual', 'usual', 6],
+  'concave-off-front-foot': ['Two Stairs', 'front', 'usual', 8],
+  'concave-off-back-foot': ['Slack Water', 'back', 'usual', 16],
+  'heavy-front-foot-flat': ['Slack Water', 'heavyFront', 'usual', 2],
+  'much-vee': ['Slack Water', 'usual', 'usual', 12],
+  'vee-and-roll-narrow': ['Slack Water', 'usual', 'usual', 16],
+  'sticky-roll': ['Slack Water', 'usual', 'usual', 12],
+  'roll-under-several-fins': ['Slack Water', 'usual', 'usual', 3],
+  'deep-nose-concave': ['Slack Water', 'usual', 'usual', 12],
+  'deep-nose-concave-steep': ['Slack Water', 'usual', 'steep', 8],
+  'shallow-nose-concave': ['Long Quay', 'usual', 'usual', 1],
+  'nose-concave-chop': ['Slack Water', 'usual', 'choppy', 2],
+  'nose-belly-weak': ['Slack Water', 'usual', 'weak', 3],
+  'flat-in-chop': ['Lamplight', 'usual', 'choppy', 3],
+  'hollow-at-the-end': ['Slack Water', 'usual', 'usual', 16],
+  'abrupt-blend': ['Slack Water', 'usual', 'usual', 6],
+  'double-without-vee': ['Peat Fire', 'usual', 'usual', 6],
+  'channels-chop': ['Slack Water', 'usual', 'choppy', 4],
+  'deep-channels': ['Slack Water', 'usual', 'usual', 12],
+  'fins-forward-big': ['Slack Water', 'usual', 'steep', 3],
+  'fins-back-weak': ['Slack Water', 'usual', 'weak', 3],
+  'twin-far-forward': ['Two Stairs', 'usual', 'usual', 6],
+  'fins-large-light': ['Slack Water', 'light', 'usual', 2],
+  'fins-small-fast': ['Slack Water', 'usual', 'steep', 2],
+  'gun-fins': ['North Ledge', 'usual', 'usual', 1],
+  'thruster-small-centre': ['Slack Water', 'usual', 'usual', 3],
+  'steep-small-rear': ['Slack Water', 'usual', 'steep', 1],
+  'trailer-on-short-hull': ['Two Lanterns', 'usual', 'usual', 6],
+  'much-toe': ['Slack Water', 'usual', 'usual', 4],
+  'no-toe': ['Slack Water', 'usual', 'usual', 6],
+  'toe-meets-short': ['Slack Water', 'usual', 'usual', 12],
+  'much-cant': ['Slack Water', 'usual', 'usual', 4],
+  'upright-single-trim': ['Long Quay', 'usual', 'usual', 8],
+};
+
+/** Rules about a state rather than a length: a board that draws it, and a near neighbour that does not. */
+interface Pair {
+  rider?: keyof typeof RIDERS;
+  waves?: keyof typeof WAVES;
+  board: Board;
+  neighbour: Board;
+}
+const model = (name: string): Board => modelNamed(name)!;
+const outline = (board: Board, change: Partial<Board['outline']>): Board => ({
+  ...board,
+  outline: { ...board.outline, ...change },
+});
+const withFins = (board: Board, change: (box: Board['fins']['boxes'][number]) => Board['fins']['boxes'][number]) => ({
+  ...board,
+  fins: { ...board.fins, boxes: board.fins.boxes.map(change) },
+});
+const foil = (board: Board, change: Partial<Board['foil']>): Board => ({
+  ...board,
+  foil: { ...board.foil, ...change },
+});
+const slack = model('Slack Water');
+const keyed = (board: Board, rake: number) =>
+  withFins(board, (box) => ({ ...box, template: { ...box.template, rake_rad: (rake * Math.PI) / 180 } }));
+const wing = (raised: number): Board => ({
+  ...outline(slack, { wings: [{ fromTail_mm: 254, depth_mm: 10, length_mm: 8, raised }] }),
+  bottom: { layers: [] },
+});
+const wideFlat = { ...outline(model('Salt Ladder'), { width_mm: 20.75 * INCH_mm }) };
+const PAIRS: Readonly<Record<string, Pair>> = {
+  'outside-the-run': {
+    board: { ...slack, length_mm: slack.length_mm * 1.19 },
+    neighbour: { ...slack, length_mm: slack.length_mm * 1.14 },
+  },
+  'family-for-big': { waves: 'huge', board: model('Kettle'), neighbour: model('Gannet') },
+  'gun-for-small': { waves: 'weak', board: model('North Ledge'), neighbour: model('Gannet') },
+  'hollow-curve': {
+    board: outline(slack, {
+      marks: [
+        { from: 'nose', at_mm: 304.8, value_mm: 295 },
+        { from: 'nose', at_mm: 500, value_mm: 300 },
+        { from: 'tail', at_mm: 304.8, value_mm: 374 },
+      ],
+    }),
+    neighbour: slack,
+  },
+  'fin-foam': {
+    board: withFins(slack, (box) => (box.role === 'front' ? { ...box, inset_mm: 4 } : box)),
+    neighbour: withFins(slack, (box) => (box.role === 'front' ? { ...box, inset_mm: 30 } : box)),
+  },
+  'thin-tips': { board: foil(slack, { noseTip_mm: 6 }), neighbour: foil(slack, { noseTip_mm: 9 }) },
+  'pin-weak': {
+    waves: 'weak',
+    board: model('Gannet'),
+    neighbour: outline(model('Gannet'), { tail: { kind: 'round', block_mm: 0, depth_mm: 0 } }),
+  },
+  'flat-wing': { board: wing(0), neighbour: wing(0.5) },
+  'wide-flat-vertical': {
+    board: keyed({ ...wideFlat, rocker: { ...wideFlat.rocker, tailLift_mm: 46 } }, 34),
+    neighbour: keyed({ ...wideFlat, rocker: { ...wideFlat.rocker, tailLift_mm: 46 } }, 28),
+  },
+  'uneven-rocker': {
+    board: {
+      ...slack,
+      rocker: {
+        ...slack.rocker,
+        marks: [...slack.rocker.marks, { from: 'nose', at_mm: 26 * INCH_mm, value_mm: 0.3 * INCH_mm }],
+      },
+    },
+    neighbour: slack,
+  },
+  bulky: {
+    board: {
+      ...lever('curvier').move(slack, -9),
+      deck: { ...slack.deck, crown: slack.deck.crown.map((mark) => ({ ...mark, value_mm: 1 })) },
+      rails: { ...slack.rails, stations: slack.rails.stations.map((r) => ({ ...r, fullness: 1, tuck_mm: 2 })) },
+    },
+    neighbour: slack,
+  },
+  'hard-tail-soft-school': {
+    board: model('Long Quay'),
+    neighbour: {
+      ...model('Long Quay'),
+      rails: { ...model('Long Quay').rails, tailEdge: { length_mm: 50, fade_mm: 40, hardness: 0.6 } },
+    },
+  },
+  'fins-small-heavy': { rider: 'heavy', board: slack, neighbour: lever('finSize').move(slack, 2) },
+  'twin-without-trailer-big': {
+    waves: 'big',
+    board: model('Two Stairs'),
+    neighbour: withSetup(model('Two Stairs'), 'twinTrailer'),
+  },
+  'twin-big': { waves: 'huge', board: model('Two Stairs'), neighbour: withSetup(model('Two Stairs'), 'twinTrailer') },
+  'quad-slow': {
+    rider: 'heavyFront',
+    waves: 'weak',
+    board: model('Salt Ladder'),
+    neighbour: withSetup(model('Salt Ladder'), 'thruster'),
+  },
+};
+
+const schoolsFor = (rule: Rule) => ({
+  ...USUAL_SCHOOLS,
+  ...(rule.school ? { [rule.school.question]: rule.school.answer } : {}),
+});
+const buildable = (board: Board) => boardSchema.safeParse(board).success && boardIssues(board).length === 0;
+
+function speaks(
+  rule: Rule,
+  board: Board,
+  example: { rider?: keyof typeof RIDERS; waves?: keyof typeof WAVES; last?: Board },
+) {
+  const c = caseOf(board, { ...example, schools: schoolsFor(rule) });
+  return verdict(c, [rule]).length > 0;
+}
+
+describe('the rules of judgement', () => {
+  it('are sixty at the least, each with a name of its own, and say what they look at and where the line comes from', () => {
+    expect(RULES.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(RULES.map((rule) => rule.id)).size).toBe(RULES.length);
+    for (const rule of RULES) {
+      for (const text of [rule.title, rule.looksAt, rule.when, rule.cause]) expect(text.length).toBeGreaterThan(3);
+      expect(`${rule.cause}${rule.title}`).not.toMatch(/performance|score|out of ten/);
+    }
+  });
+
+  for (const rule of RULES) {
+    const pushed = PUSHED[rule.id];
+    const pair = PAIRS[rule.id];
+    if (pushed && rule.lever) {
+      const [name, rider, waves, steps, against] = pushed;
+      const board = model(name);
+      const moved = (n: number) => lever(rule.lever!.id).move(board, -rule.lever!.way * n);
+      const example = { rider, waves, ...(against ? { last: board } : {}) };
+      it(`${rule.id}: speaks of ${name} pushed too far, not of a near neighbour, and more is never silence`, () => {
+        expect(speaks(rule, moved(steps), example)).toBe(true);
+        // The nearest neighbour: half a step short of where it begins to speak.
+        let [quiet, loud] = [0, steps];
+        expect(speaks(rule, moved(0), example)).toBe(false);
+        while (loud - quiet > 0.5) {
+          const middle = (quiet + loud) / 2;
+          if (speaks(rule, moved(middle), example)) loud = middle;
+          else quiet = middle;
+        }
+        expect(speaks(rule, moved(quiet), example)).toBe(false);
+        for (const further of [1.25, 1.5, 2, 3]) {
+          if (!buildable(moved(steps * further))) break;
+          expect({ further, speaks: speaks(rule, moved(steps * further), example) }).toEqual({ further, speaks: true });
+        }
+      });
+    } else if (pair) {
+      it(`${rule.id}: speaks of one board and not of its neighbour`, () => {
+        expect(speaks(rule, pair.board, pair)).toBe(true);
+        expect(speaks(rule, pair.neighbour, pair)).toBe(false);
+      });
+    }
+  }
+
+  it('have an example each, but the two that any board or no buildable one can draw', () => {
+    const missing = RULES.filter((rule) => !PUSHED[rule.id] && !PAIRS[rule.id]).map((rule) => rule.id);
+    expect(missing).toEqual(['big-wave-caution', 'tight-marks']);
+    expect(
+      speaks(
+        RULES.find((rule) => rule.id === 'big-wave-caution')!,
+        slack,
+        { waves: 'huge' },
+      ),
+    ).toBe(true);
+    expect(
+      speaks(
+        RULES.find((rule) => rule.id === 'big-wave-caution')!,
+        slack,
+        { waves: 'big' },
+      ),
+    ).toBe(false);
+  });
+});
+
+/** Each model with the rider and the waves it is for. */
+const ELEMENT: Readonly<Record<string, [rider: Parameters<typeof caseOf>[1]['rider'], waves: keyof typeof WAVES]>> = {
+  'Slack Water': ['usual', 'usual'],
+  'Tin Roof': ['usual', 'usual'],
+  'Penny Step': ['usual', 'weak'],
+  'Salt Ladder': ['usual', 'weak'],
+  Gannet: ['usual', 'steep'],
+  Kettle: ['usual', 'weak'],
+  'Peat Fire': ['usual', 'weak'],
+  'Two Stairs': ['usual', 'usual'],
+  'Two Lanterns': ['usual', 'usual'],
+  'Night Mail': ['usual', 'usual'],
+  Lamplight: ['usual', 'weak'],
+  'Slow Ferry': ['usual', 'weak'],
+  'Broad Acre': ['usual', 'usual'],
+  'Long Quay': ['usual', 'weak'],
+  'Grey Door': ['usual', 'steep'],
+  'North Ledge': ['usual', 'huge'],
+};
+
+describe('our models in their own element', () => {
+  it.each(models().map((board) => [board.name, board] as const))('%s draws no conflict', (name, board) => {
+    const [rider, waves] = ELEMENT[name];
+    // The rider its litres suit.
+    const c = caseOf(board, { ...(rider ? { rider } : {}), waves, massFor: board });
+    expect(
+      verdict(c)
+        .filter((rule) => rule.level === 'conflict')
+        .map((rule) => rule.id),
+    ).toEqual([]);
+  });
+});
+
+describe('wrong pairings, as a shaper would put them', () => {
+  const inches = (n: number) => n * INCH_mm;
+  const tail12 = (board: Board, value: number): Board =>
+    outline(board, {
+      marks: board.outline.marks.map((mark) => (mark.from === 'tail' ? { ...mark, value_mm: inches(value) } : mark)),
+    });
+  const soft = (board: Board): Board => ({
+    ...board,
+    rails: {
+      tailEdge: { length_mm: 0, fade_mm: 50, hardness: 0 },
+      stations: board.rails.stations.map((r) => ({ ...r, edge: 0.1 })),
+    },
+  });
+  const hard = (board: Board, to: number): Board => ({
+    ...board,
+    rails: { ...board.rails, tailEdge: { length_mm: inches(to), fade_mm: 60, hardness: 0.9 } },
+  });
+  const lift = (board: Board, nose: number): Board =>
+    lever('noseRocker').move(board, (nose - board.rocker.noseLift_mm / INCH_mm) * 8);
+  const cases: [plain: string, rule: string, Parameters<typeof caseOf>[1], Board][] = [
+    [
+      'a very wide square tail for a front-footed rider in overhead waves',
+      'wide-tail-front-foot-big',
+      { rider: 'front', waves: 'big' },
+      tail12(withTailSquare(slack), 16.2),
+    ],
+    ['hard edges forward on a single fin', 'hard-ahead-of-single', {}, hard(model('Long Quay'), 34)],
+    ['four soft-railed fins', 'soft-tail-several', {}, soft(model('Salt Ladder'))],
+    ['a 60 kg novice on an expert’s litres', 'novice-expert-litres', { rider: 'novice', massFor: slack }, slack],
+    ['a dead flat entry in steep waves', 'flat-entry-steep', { waves: 'steep' }, lift(slack, 3)],
+    [
+      'concave in the nose for a chopped-up spot, in a shop of bellies',
+      'nose-concave-chop',
+      { waves: 'choppy', schools: { ...USUAL_SCHOOLS, shortNose: 'belly' } },
+      lever('noseHollow').move(slack, 4),
+    ],
+    ['a broad fish block in big powerful waves', 'block-big-waves', { waves: 'huge' }, model('Kettle')],
+    ['a gun in knee-high slop', 'gun-for-small', { waves: 'weak' }, model('North Ledge')],
+    ['a longboard for well overhead', 'family-for-big', { waves: 'huge' }, model('Long Quay')],
+    ['a six-footer for well overhead', 'short-for-size', { waves: 'huge' }, slack],
+    ['a twin for well overhead', 'twin-big', { waves: 'huge' }, model('Two Stairs')],
+    [
+      'a deep nose concave in steep waves',
+      'deep-nose-concave-steep',
+      { waves: 'steep' },
+      lever('noseConcave').move(model('Long Quay'), 4),
+    ],
+    [
+      'a straight outline with a flat entry under a front foot',
+      'straight-flat-front-foot',
+      { rider: 'front' },
+      lift(lever('curvier').move(slack, -5), 3),
+    ],
+    ['a tail a quarter inch thicker than the nose', 'foil-aft-extreme', {}, lever('foilForward').move(slack, -5)],
+    ['fin boxes out in the rail', 'fin-foam', {}, withFins(slack, (box) => ({ ...box, inset_mm: 3 }))],
+    ['a 104 kg rider on 27 litres', 'litres-far-below', { rider: 'heavy' }, model('Two Stairs')],
+    ['thin rails under a heavy rider', 'heavy-thin-rail', { rider: 'heavy' }, lever('railFullness').move(slack, -4)],
+    ['a learner on down rails', 'down-rails-learner', { rider: 'novice' }, lever('railDown').move(slack, 2)],
+    ['a sharp rail in the nose', 'hard-nose', {}, lever('foreEdge').move(slack, 3)],
+    ['a pulled pin in weak waves', 'pin-weak', { waves: 'weak' }, model('Gannet')],
+    ['fins well forward in overhead waves', 'fins-forward-big', { waves: 'big' }, lever('finsForward').move(slack, 4)],
+    [
+      'a foot taken off the last board at once',
+      'step-down-length',
+      { last: { ...slack, length_mm: slack.length_mm + inches(12) } },
+      slack,
+    ],
+  ];
+  it.each(cases)('%s draws %s', (_plain, rule, example, board) => {
+    expect(verdict(caseOf(board, example)).map((found) => found.id)).toContain(rule);
+  });
+
+  function withTailSquare(board: Board): Board {
+    return outline(board, { tail: { kind: 'square', block_mm: inches(8), depth_mm: 0 } });
+  }
+});
+
+describe('a judgement', () => {
+  const board = lever('noseConcave').move(model('Long Quay'), 4);
+
+  it('says the same whatever units it is written in', () => {
+    const c = caseOf(board, { waves: 'steep' });
+    const ids = (style: Parameters<typeof writerOf>[0]) => judged(c, writerOf(style)).map((note) => note.rule.id);
+    expect(ids({ kind: 'mm' })).toEqual(ids({ kind: 'fraction', denominator: 16 }));
+    expect(judged(c, writerOf({ kind: 'mm' }))[0].words).toMatch(/\d mm/);
+    expect(judged(c, writerOf({ kind: 'fraction', denominator: 16 }))[0].words).toMatch(/\d in/);
+  });
+
+  it('puts conflicts before the rest', () => {
+    const levels = judged(caseOf(slack, { waves: 'huge' }), writerOf({ kind: 'mm' })).map((note) => note.level);
+    const order = ['conflict', 'look', 'note'];
+    expect(levels).toEqual([...levels].sort((a, b) => order.indexOf(a) - order.indexOf(b)));
+    expect(levels[0]).toBe('conflict');
+  });
+
+  it('lets an answer rest until its numbers change', () => {
+    const c = caseOf(board, {});
+    const writer = writerOf({ kind: 'mm' });
+    const [note] = judged(c, writer).filter((entry) => entry.rule.id === 'deep-nose-concave');
+    const answers = { [note.rule.id]: { reason: 'asked for', numbers: note.numbers } };
+    const find = (b: Board) =>
+      judged(caseOf(b, {}), writerOf({ kind: 'fraction', denominator: 8 }), answers).find(
+        (entry) => entry.rule.id === 'deep-nose-concave',
+      );
+    expect(find(board)?.answer?.reason).toBe('asked for');
+    expect(find(lever('noseConcave').move(board, 1))?.answer).toBeUndefined();
+  });
+
+  it('follows the shop’s school, and names the other side', () => {
+    for (const rule of RULES) {
+      if (!rule.school) continue;
+      const { question, answer } = rule.school;
+      const other = Object.keys(SCHOOLS[question].answers).find((key) => key !== answer)!;
+      const example = PUSHED[rule.id];
+      const pair = PAIRS[rule.id];
+      if (!example && !pair) continue;
+      const triggering = example
+        ? lever(rule.lever!.id).move(model(example[0]), -rule.lever!.way * example[3])
+        : pair.board;
+      const context = example ? { rider: example[1], waves: example[2] } : pair;
+      const under = (school: string) =>
+        caseOf(triggering, { ...context, schools: { ...USUAL_SCHOOLS, [question]: school } });
+      expect(verdict(under(answer), [rule]).map((r) => r.id)).toEqual([rule.id]);
+      expect(verdict(under(other), [rule])).toEqual([]);
+      const note = judged(under(answer), writerOf({ kind: 'mm' })).find((n) => n.rule.id === rule.id);
+      if (note) expect(note.otherSchool).toMatch(/^Others: /);
+    }
+  });
+});
