@@ -5,7 +5,7 @@ export { FairCurve } from './curve/fairCurve.ts';
 export { type Batten, type CurveMark, hollowStretches, sprungThrough } from './curve/spring.ts';
 export * from './board/document.ts';
 export { boardJsonSchema } from './board/jsonSchema.ts';
-export { type BoardRecord, boardRecordSchema, type Ride } from './board/record.ts';
+export { type Answer, type BoardRecord, boardRecordSchema, type Ride } from './board/record.ts';
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
@@ -115,9 +115,26 @@ export { finArea_mm2, finChord, finMesh, finNumbers, finPlan } from './fins/finS
 export { placedFins } from './fins/placed.ts';
 export { type FinTrouble, finTroubles, toeLines } from './fins/checks.ts';
 export * from './rider/rider.ts';
+export { type Brief, briefSchema } from './rider/brief.ts';
+export {
+  type EqualBoard,
+  equalLitreBoards,
+  familiesFor,
+  gentleQuestions,
+  type LastBoard,
+  type Question,
+  type Sized,
+  sizedBySchools,
+} from './rider/sizing.ts';
 export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
 export { type SchoolQuestion, SCHOOLS, type Schools, schoolsSchema, USUAL_SCHOOLS } from './judge/schools.ts';
-export { type CheckNote, checkNotes } from './judge/checkNotes.ts';
+export { Facts, usualRange } from './judge/facts.ts';
+export { lever, type LeverId, LEVERS } from './judge/levers.ts';
+export { type Case, type Group, GROUP_WORDS, type Level, type Rule, type Writer } from './judge/rule.ts';
+export { judged, type Note, RULES, verdict, writerOf } from './judge/judge.ts';
+export { judgementDocument, stepWords } from './judge/judgementDocument.ts';
+export { compareTraits, type TraitComparison, traitNumber, TRAITS } from './judge/traits.ts';
+export { type Change, changesFor, type Complaint, COMPLAINTS, complaintsFor, pushedFar } from './judge/complaints.ts';
 export { modelNamed, models } from './models/models.ts';
 export {
   boardOf,

@@ -1,6 +1,6 @@
 import type { Answer } from '../board/record.ts';
 import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
-import { type Case, GROUP_WORDS, type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
+import { type Case, type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';
 import { FIN_RULES } from './rules/fins.ts';
 import { FOIL_RULES } from './rules/foil.ts';
@@ -113,5 +113,3 @@ function otherSide(question: keyof typeof SCHOOLS, answer: string): string {
     .map(([, words]) => words.toLowerCase());
   return `Others: ${others.join(' or ')}. ${why}`;
 }
-
-export { GROUP_WORDS };

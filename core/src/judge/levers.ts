@@ -129,17 +129,24 @@ function slid(board: Board, kinds: readonly LayerKind[], by_mm: number): Board {
   return { ...board, bottom: { layers } };
 }
 
-/** Spreads or draws together the depth marks of every contour about their middle. */
+/** Spreads or draws together the depth marks of every contour about its middle, or about the tip it runs to; all stay on the board. */
 function spread(board: Board, k: number): Board {
   const anchors = anchorsOf(board);
+  const L = board.length_mm;
   const layers = board.bottom.layers.map((layer) => {
     const xs = layer.depths.map((mark) => stationOfMark(mark, anchors));
-    const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
+    const [least, most] = [Math.min(...xs), Math.max(...xs)];
+    const fixed = least < inch(1) ? least : most > L - inch(1) ? most : (least + most) / 2;
+    const room = Math.min(
+      most > fixed ? (L - fixed) / (most - fixed) : Infinity,
+      least < fixed ? fixed / (fixed - least) : Infinity,
+    );
+    const by = Math.min(k, Math.max(1, room));
     return {
       ...layer,
       depths: layer.depths.map((mark, i) => ({
         ...mark,
-        at_mm: distanceFrom(mark.from, clamp(middle + (xs[i] - middle) * k, 0, board.length_mm), anchors),
+        at_mm: distanceFrom(mark.from, clamp(fixed + (xs[i] - fixed) * by, 0, L), anchors),
       })),
     };
   });

@@ -1,0 +1,71 @@
+import { RULES } from './judge.ts';
+import { lever } from './levers.ts';
+import { type Group, GROUP_WORDS } from './rule.ts';
+import { SCHOOLS } from './schools.ts';
+import { TRAITS } from './traits.ts';
+
+const SOURCE_WORDS = {
+  CP: 'common practice, no source',
+  derived: 'our own, from our models',
+  published: 'published',
+} as const;
+
+/** docs/judgement.md: every rule and trait as the program has them. Markdown. */
+export function judgementDocument(): string {
+  const groups = [...new Set(RULES.map((rule) => rule.group))];
+  return `${[
+    '# Judgement',
+    '',
+    `Written from the code by \`npx tsx scripts/write-judgement.ts\`; a test compares the two. ${RULES.length} rules, one object each in`,
+    '`core/src/judge/rules`. A rule looks at measures of core, speaks when its condition holds, names the lever and a first step, and',
+    'is never an absolute truth: usual ranges are those of our own models of the family and a little more, and reach to the board it',
+    'is judged against. Where practitioners disagree a rule belongs to one school and stays silent in a shop of the other.',
+    '',
+    'To add a rule: copy one object in the file of its lever, give it a name of its own, and add the board that draws it to',
+    '`rules.test.ts`, which asks for one.',
+    ...groups.flatMap((group) => [...groupLines(group)]),
+    '',
+    '## Character',
+    '',
+    'Eight traits. Each is Σ weight × ln(measure), or weight × measure where marked plain, less the same of the other board. The weights',
+    'are our own; the number means nothing alone and is only shown as a comparison of two boards, in words, with the measures behind it.',
+    '',
+    ...TRAITS.map(
+      ({ name, terms }) =>
+        `- **${name}**: ${terms.map(({ measure, weight, plain }) => `${signed(weight)} ${plain ? '' : 'ln '}${measure}${plain ? ' (plain)' : ''}`).join(', ')}`,
+    ),
+  ].join('\n')}\n`;
+}
+
+const signed = (weight: number) => `${weight < 0 ? '−' : '+'}${Math.abs(weight)}`;
+
+function groupLines(group: Group): string[] {
+  return [
+    '',
+    `## ${GROUP_WORDS[group]}`,
+    '',
+    ...RULES.filter((rule) => rule.group === group).map((rule) => {
+      const move = rule.lever && lever(rule.lever.id);
+      const first =
+        rule.lever && move
+          ? ` First step: ${rule.lever.way === 1 ? move.more : move.less}, ${stepWords(move.step, move.unit)}.`
+          : '';
+      const school = rule.school
+        ? ` School: ${SCHOOLS[rule.school.question].question.toLowerCase()}, ${String(Object.entries(SCHOOLS[rule.school.question].answers).find(([key]) => key === rule.school?.answer)?.[1]).toLowerCase()}.`
+        : '';
+      return `- **${rule.title}** (\`${rule.id}\`, ${rule.level}). Looks at ${rule.looksAt}. Speaks when: ${rule.when}. ${rule.cause}${first}${school} Line: ${SOURCE_WORDS[rule.source]}.`;
+    }),
+  ];
+}
+
+/** A first step in inches, degrees or a share. */
+export function stepWords(step: number, unit: 'mm' | 'rad' | 'share'): string {
+  switch (unit) {
+    case 'mm':
+      return `${Math.round((step / 25.4) * 1000) / 1000} in`;
+    case 'rad':
+      return `${Math.round(((step * 180) / Math.PI) * 10) / 10} degrees`;
+    case 'share':
+      return `${Math.round(step * 100)} %`;
+  }
+}
