@@ -1,9 +1,22 @@
 import { Button, Form, Input, InputNumber, Select } from 'antd';
-import { ABILITIES, formatLength, formatMass, parseLength, parseMass, type Rider, riderSchema } from '@june-tide/core';
+import { CloseOutlined } from '@ant-design/icons';
+import {
+  ABILITIES,
+  formatLength,
+  formatMass,
+  parseLength,
+  parseMass,
+  type Rider,
+  riderSchema,
+  stanceFrom,
+  type Waves,
+  withWeight,
+} from '@june-tide/core';
 import { useShed } from '../store/shed.ts';
 import { bareUnitOf } from './LengthField.tsx';
 import { useLengthStyle } from './Measure.tsx';
-import { ABILITY_WORDS, optionsOf, STANCE_WORDS, WAVE_POWER_WORDS, WAVE_SIZE_WORDS } from './words.ts';
+import { ABILITY_WORDS, FITNESS_WORDS, optionsOf, STANCE_WORDS } from './words.ts';
+import { WavesItems } from './WavesItems.tsx';
 
 interface RiderValues {
   name: string;
@@ -13,8 +26,11 @@ interface RiderValues {
   ability: Rider['ability'];
   surfsAWeek: number;
   stance: Rider['stance'];
-  size: Rider['waves']['size'];
-  power: Rider['waves']['power'];
+  fitness: Rider['fitness'];
+  turnsBegin?: 'front' | 'both' | 'back';
+  dents?: 'front' | 'even' | 'back';
+  waves: Waves;
+  boards: { name?: string; litres?: number | null; good?: string; bad?: string }[];
 }
 
 interface RiderFormProps {
@@ -50,10 +66,19 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
         ability: rider.ability,
         surfsAWeek: rider.surfsAWeek,
         stance: rider.stance,
-        size: rider.waves.size,
-        power: rider.waves.power,
+        fitness: rider.fitness,
+        waves: rider.waves,
+        boards: rider.boards.map(({ name, litres_L, good, bad }) => ({ name, litres: litres_L ?? null, good, bad })),
       }
-    : { ability: 'intermediate', surfsAWeek: 2, stance: 'unknown', size: 'waistToHead', power: 'medium', age: 30 };
+    : {
+        ability: 'intermediate',
+        surfsAWeek: 2,
+        stance: 'unknown',
+        fitness: 'usual',
+        waves: { size: 'waistToHead', power: 'medium', steepness: 'medium', chop: 'some', rubber: 'thin' },
+        boards: [],
+        age: 30,
+      };
 
   const keep = (values: RiderValues) => {
     const mass = readMass(values.mass);
@@ -61,19 +86,28 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
     if (!mass.ok || !height.ok) return;
     const untouched = rider && values.mass === initial.mass;
     const sameHeight = rider && values.height === initial.height;
+    const { turnsBegin, dents } = values;
+    const stance = values.stance === 'unknown' && turnsBegin && dents ? stanceFrom(turnsBegin, dents) : values.stance;
+    const mass_kg = untouched ? rider.mass_kg : mass.value;
     const parsed = riderSchema.safeParse({
       id: rider?.id ?? crypto.randomUUID(),
       name: values.name,
-      mass_kg: untouched ? rider.mass_kg : mass.value,
+      mass_kg,
+      weights: rider?.weights ?? [],
       height_mm: sameHeight ? rider.height_mm : height.value,
       age: values.age,
       ability: values.ability,
       surfsAWeek: values.surfsAWeek,
-      stance: values.stance,
-      waves: { size: values.size, power: values.power },
+      fitness: values.fitness,
+      stance,
+      waves: values.waves,
+      boards: (values.boards ?? []).flatMap(({ name = '', litres, good = '', bad = '' }) =>
+        name.trim() === '' ? [] : [{ name, good, bad, ...(typeof litres === 'number' ? { litres_L: litres } : {}) }],
+      ),
     });
-    if (parsed.success) onKeep(parsed.data);
-    else form.setFields([{ name: 'mass', errors: ['These numbers do not fit a rider; check weight and age.'] }]);
+    if (parsed.success) {
+      onKeep(untouched ? parsed.data : withWeight(parsed.data, new Date().toISOString().slice(0, 10), mass_kg));
+    } else form.setFields([{ name: 'mass', errors: ['These numbers do not fit a rider; check weight and age.'] }]);
   };
 
   return (
@@ -112,13 +146,80 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
         <Form.Item name="stance" label="Stance" style={{ marginBottom: 8 }}>
           <Select options={optionsOf(STANCE_WORDS)} />
         </Form.Item>
-        <Form.Item name="size" label="Usual waves" style={{ marginBottom: 8 }}>
-          <Select options={optionsOf(WAVE_SIZE_WORDS)} />
+        <Form.Item name="fitness" label="Fitness" style={{ marginBottom: 8 }}>
+          <Select options={optionsOf(FITNESS_WORDS)} />
         </Form.Item>
-        <Form.Item name="power" label="Their power" style={{ marginBottom: 8 }}>
-          <Select options={optionsOf(WAVE_POWER_WORDS)} />
+        <Form.Item noStyle shouldUpdate={(before: RiderValues, now: RiderValues) => before.stance !== now.stance}>
+          {({ getFieldValue }) =>
+            getFieldValue('stance') === 'unknown' && (
+              <>
+                <Form.Item name="turnsBegin" label="A turn begins on" style={{ marginBottom: 8 }}>
+                  <Select
+                    allowClear
+                    options={[
+                      { value: 'front', label: 'the front foot' },
+                      { value: 'both', label: 'both' },
+                      { value: 'back', label: 'the back foot' },
+                    ]}
+                  />
+                </Form.Item>
+                <Form.Item name="dents" label="Old decks are dented" style={{ marginBottom: 8 }}>
+                  <Select
+                    allowClear
+                    options={[
+                      { value: 'front', label: 'under the front foot' },
+                      { value: 'even', label: 'evenly' },
+                      { value: 'back', label: 'under the back foot' },
+                    ]}
+                  />
+                </Form.Item>
+              </>
+            )
+          }
         </Form.Item>
       </div>
+      <div className="grid-2">
+        <WavesItems prefix="waves" />
+      </div>
+      <Form.List name="boards">
+        {(fields, { add, remove }) => (
+          <>
+            {fields.map(({ key, name }) => (
+              <div key={key} className="ridden">
+                <Form.Item name={[name, 'name']} style={{ marginBottom: 4, flex: 2 }}>
+                  <Input aria-label={`Board ${name + 1}`} placeholder="A board they ride" maxLength={80} />
+                </Form.Item>
+                <Form.Item name={[name, 'litres']} style={{ marginBottom: 4, flex: 1 }}>
+                  <InputNumber
+                    aria-label={`Litres of board ${name + 1}`}
+                    placeholder="litres"
+                    min={10}
+                    max={200}
+                    style={{ width: '100%' }}
+                  />
+                </Form.Item>
+                <Button
+                  type="text"
+                  aria-label={`Leave out board ${name + 1}`}
+                  icon={<CloseOutlined aria-hidden />}
+                  onClick={() => remove(name)}
+                />
+                <Form.Item name={[name, 'good']} style={{ marginBottom: 4, flexBasis: '48%' }}>
+                  <Input aria-label={`Good about board ${name + 1}`} placeholder="good" maxLength={500} />
+                </Form.Item>
+                <Form.Item name={[name, 'bad']} style={{ marginBottom: 4, flexBasis: '48%' }}>
+                  <Input aria-label={`Bad about board ${name + 1}`} placeholder="not so good" maxLength={500} />
+                </Form.Item>
+              </div>
+            ))}
+            {fields.length < 6 && (
+              <Button size="small" onClick={() => add({})} style={{ marginBottom: 8 }}>
+                {fields.length === 0 ? 'Add a board they ride' : 'Add another'}
+              </Button>
+            )}
+          </>
+        )}
+      </Form.List>
       <div style={{ display: 'flex', gap: 8 }}>
         <Button type="primary" htmlType="submit">
           Keep rider

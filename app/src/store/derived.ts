@@ -1,14 +1,21 @@
 import {
   type Board,
   type BoardRecord,
-  litresFor,
+  type Case,
+  Facts,
+  type LastBoard,
   type LengthStyle,
   type LitresTarget,
   measure,
   type Measures,
   type Rider,
   type Shape,
+  type Sized,
+  sizedBySchools,
   shapeOf,
+  type Waves,
+  type Writer,
+  writerOf,
 } from '@june-tide/core';
 import type { Settings } from './db.ts';
 
@@ -50,7 +57,96 @@ export function styleOf(settings: Settings): LengthStyle {
   return STYLES[settings.lengthStyle];
 }
 
-export function targetFor(record: BoardRecord, riders: Readonly<Record<string, Rider>>): LitresTarget | undefined {
-  const rider = record.riderId === null ? undefined : riders[record.riderId];
-  return rider && litresFor(rider, record.board.family);
+/** Facts of one shape, made once for each height of rider. */
+const facts = new WeakMap<Shape, Map<number | undefined, Facts>>();
+
+export function factsFor(board: Board, height_mm?: number): Facts {
+  const shape = shapeFor(board);
+  const known = facts.get(shape) ?? new Map<number | undefined, Facts>();
+  facts.set(shape, known);
+  let made = known.get(height_mm);
+  if (!made) {
+    made = new Facts(shape, height_mm);
+    known.set(height_mm, made);
+  }
+  return made;
 }
+
+/** What of the shed a judgement is made from. */
+export interface Shop {
+  records: Readonly<Record<string, BoardRecord>>;
+  riders: Readonly<Record<string, Rider>>;
+  settings: Settings;
+}
+
+/** The waves of an order: its brief’s, or else the rider’s usual ones. */
+export function wavesOf(record: BoardRecord, riders: Shop['riders']): Waves | undefined {
+  return record.brief?.waves ?? riderOf(record, riders)?.waves;
+}
+
+export function riderOf(record: BoardRecord, riders: Shop['riders']): Rider | undefined {
+  return record.riderId === null ? undefined : riders[record.riderId];
+}
+
+/** The board on the rack an order is judged against: the one its brief names, or else the rider’s latest other one, of the same family first. */
+export function lastRecord(record: BoardRecord, records: Shop['records']): BoardRecord | undefined {
+  const named = record.brief?.againstId;
+  if (named !== undefined) return records[named];
+  if (record.riderId === null) return undefined;
+  const ofFamily = (other: BoardRecord) => other.board.family === record.board.family;
+  const [latest] = Object.values(records)
+    .filter((other) => other.riderId === record.riderId && other.id !== record.id && other.createdAt < record.createdAt)
+    .sort((a, b) => Number(ofFamily(b)) - Number(ofFamily(a)) || b.createdAt.localeCompare(a.createdAt));
+  return latest;
+}
+
+/** The board the rider comes from: of the rack, or what they say of one. */
+export function lastBoardOf(
+  record: BoardRecord,
+  { records, riders }: Pick<Shop, 'records' | 'riders'>,
+): LastBoard | undefined {
+  const last = lastRecord(record, records);
+  if (last) {
+    const { board } = last;
+    return {
+      name: `${board.name} ${last.number}`,
+      length_mm: board.length_mm,
+      litres_L: measuresFor(board).volume_L,
+      family: board.family,
+    };
+  }
+  const told = riderOf(record, riders)?.boards[0];
+  if (!told?.litres_L) return undefined;
+  return { name: told.name, length_mm: told.length_mm ?? 1830, litres_L: told.litres_L };
+}
+
+/** Litres for an order by all three schools, the shop’s own first; empty without a rider. */
+export function sizesFor(record: BoardRecord, shop: Shop): Sized[] {
+  const rider = riderOf(record, shop.riders);
+  const waves = wavesOf(record, shop.riders);
+  if (!rider || !waves) return [];
+  const { schools } = shop.settings;
+  return sizedBySchools(rider, waves, record.board.family, lastBoardOf(record, shop), schools, styleOf(shop.settings));
+}
+
+/** Everything a judgement of a board is made from; `over` is the board laid over, which comes before the last one. */
+export function caseFor(
+  record: BoardRecord,
+  shop: Shop,
+  target: LitresTarget | undefined,
+  over?: { board: Board; name: string },
+): Case {
+  const rider = riderOf(record, shop.riders);
+  const last = lastRecord(record, shop.records);
+  const against = over ?? (last && { board: last.board, name: `${last.board.name} ${last.number}` });
+  return {
+    facts: factsFor(record.board, rider?.height_mm),
+    rider,
+    waves: wavesOf(record, shop.riders),
+    last: against && { facts: factsFor(against.board, rider?.height_mm), name: against.name },
+    target,
+    schools: shop.settings.schools,
+  };
+}
+
+export const writerFor = (settings: Settings): Writer => writerOf(styleOf(settings), settings.massUnit);

@@ -2,7 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import type { Board } from '../board/document.ts';
 import { boardIssues } from '../board/issues.ts';
 import { boardSchema } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
 import { withSetup } from '../fins/placement.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { INCH_mm } from '../units/length.ts';
@@ -10,7 +9,7 @@ import { judged, RULES, verdict, writerOf } from './judge.ts';
 import { lever } from './levers.ts';
 import type { Rule } from './rule.ts';
 import { SCHOOLS, USUAL_SCHOOLS } from './schools.ts';
-import { caseOf, RIDERS, WAVES } from './testing.ts';
+import { caseOf, type RIDERS, type WAVES } from './testing.ts';
 
 /**
  * A board that draws each rule: one of our models with the rule’s own lever pushed the wrong way by so many first steps,
@@ -94,7 +93,7 @@ const PUSHED: Readonly<Record<string, Pushed>> = {
   'nose-belly-weak': ['Slack Water', 'usual', 'weak', 3],
   'flat-in-chop': ['Lamplight', 'usual', 'choppy', 3],
   'hollow-at-the-end': ['Slack Water', 'usual', 'usual', 16],
-  'abrupt-blend': ['Slack Water', 'usual', 'usual', 6],
+  'abrupt-blend': ['Slack Water', 'usual', 'usual', 8],
   'double-without-vee': ['Peat Fire', 'usual', 'usual', 6],
   'channels-chop': ['Slack Water', 'usual', 'choppy', 4],
   'deep-channels': ['Slack Water', 'usual', 'usual', 12],

@@ -3,9 +3,10 @@ import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { type Board, INCH_mm, TWELVE_mm } from '@june-tide/core';
 import { TopBar } from '../../parts/TopBar.tsx';
-import { measuresFor, shapeFor, targetFor } from '../../store/derived.ts';
+import { caseFor, measuresFor, shapeFor, sizesFor } from '../../store/derived.ts';
 import { redo, undo, useShed } from '../../store/shed.ts';
 import { BayBar } from './BayBar.tsx';
+import { BayNotes } from './notes/BayNotes.tsx';
 import { useRested } from './drag.ts';
 import { JobCard } from './JobCard.tsx';
 import { Keys } from './Keys.tsx';
@@ -25,6 +26,10 @@ const QuietBench = memo(StepBench);
 const QuietLayOver = memo(LayOver);
 const QuietCopy = memo(CopyTicket);
 const QuietKeys = memo(Keys);
+const QuietNotes = memo(BayNotes);
+
+/** Steps that are about people and paper take the room of the section too. */
+const WIDE_STEPS: ReadonlySet<string> = new Set(['rider', 'check', 'ride']);
 
 const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
 
@@ -33,6 +38,7 @@ export function Bay() {
   const { id = '', step } = useParams();
   const record = useShed((shed) => shed.records[id]);
   const riders = useShed((shed) => shed.riders);
+  const settings = useShed((shed) => shed.settings);
   const history = useShed((shed) => shed.histories[id]);
   const [hook, setHook] = useState(20 * INCH_mm);
   const [held, hold] = useState<string>();
@@ -97,6 +103,11 @@ export function Bay() {
   }, [id, length_mm, wide_mm, navigate]);
 
   const moveHook = useCallback((x: number) => setHook(Math.min(length_mm, Math.max(0, x))), [length_mm]);
+  // What is aimed for hangs on rider and order, not on the lines: a drag leaves it alone.
+  const sizes = useMemo(
+    () => (record ? sizesFor(record, { records: useShed.getState().records, riders, settings }) : []),
+    [record?.riderId, record?.brief, record?.board.family, riders, settings],
+  );
   const value = useMemo((): BayContext | undefined => {
     if (!record || !isStep(step)) return undefined;
     const L = record.board.length_mm;
@@ -104,21 +115,26 @@ export function Bay() {
     const otherName =
       overChoice?.earlier?.name ??
       (overChoice?.id === AS_OPENED ? 'as opened' : `${overRecord?.board.name ?? ''} ${overRecord?.number ?? ''}`);
+    const over = overChoice && other ? laidOver(record, other, otherName, overChoice) : undefined;
+    // Other boards change no verdict while this one is dragged: they are read as they are now.
+    const shop = { records: useShed.getState().records, riders, settings };
     return {
       record,
       shape: shapeFor(record.board),
       measures: measuresFor(record.board),
       rider: record.riderId === null ? undefined : riders[record.riderId],
-      target: targetFor(record, riders),
+      sizes,
+      target: sizes[0],
+      judgedAs: caseFor(record, shop, sizes[0], over),
       step,
       hook_mm: Math.min(L, Math.max(0, hook)),
       moveHook,
       held,
       hold,
-      over: overChoice && other ? laidOver(record, other, otherName, overChoice) : undefined,
+      over,
       layOver,
     };
-  }, [record, riders, step, hook, moveHook, held, overChoice, overRecord, opened]);
+  }, [record, riders, settings, sizes, step, hook, moveHook, held, overChoice, overRecord, opened]);
 
   // While a mark is dragged its curve, the section and the ticket follow each move; all else when the hand rests.
   const rested = useRested(value) ?? value;
@@ -155,13 +171,14 @@ export function Bay() {
           <QuietKeys open={keys} onClose={closeKeys} />
           <main className="bay">
             <QuietJobCard />
-            <div className="stand">
+            <div className={WIDE_STEPS.has(step ?? '') ? 'stand people-stand' : 'stand'}>
               <Plank inRoom={inRoom} onRoom={setInRoom} />
-              <div className="bench">
+              <div className={WIDE_STEPS.has(step ?? '') ? 'bench wide' : 'bench'}>
                 <QuietBench />
-                {step === 'fins' ? <TailView /> : <SectionView />}
+                {WIDE_STEPS.has(step ?? '') ? null : step === 'fins' ? <TailView /> : <SectionView />}
                 <Ticket copy={<QuietCopy />}>
                   <QuietLayOver />
+                  <QuietNotes />
                 </Ticket>
               </div>
             </div>

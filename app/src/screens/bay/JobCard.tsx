@@ -1,5 +1,5 @@
 import { NavLink } from 'react-router';
-import { bottomWords, checkNotes, formatLength, formatMass, railRatio, SETUP_WORDS } from '@june-tide/core';
+import { bottomWords, formatLength, formatMass, railRatio, SETUP_WORDS, verdict } from '@june-tide/core';
 import { BuiltText, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { type BayContext, STEP_WORDS, type StepKey, STEPS, useBay } from './useBay.ts';
@@ -26,7 +26,7 @@ export function JobCard() {
 
   function nowOf(
     step: StepKey,
-    { record, measures: m, rider, target, shape }: BayContext,
+    { record, measures: m, rider, judgedAs, shape }: BayContext,
     say: typeof write,
     unit: 'kg' | 'lb',
   ): string {
@@ -50,7 +50,7 @@ export function JobCard() {
       case 'fins':
         return SETUP_WORDS[board.fins.setup];
       case 'check': {
-        const count = checkNotes(shape, target, style).filter((note) => note.level === 'look').length;
+        const count = verdict(judgedAs).filter((rule) => rule.level !== 'note' && !record.answers?.[rule.id]).length;
         return count === 0 ? 'nothing to look at' : `${count} to look at`;
       }
       case 'make':

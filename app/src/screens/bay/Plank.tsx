@@ -169,7 +169,8 @@ const Profile = memo(function Profile({
   const lift = rocker.line.valueAt(hook_mm);
   const thick = thicknessAt(foil, hook_mm);
   const left = hook_mm < L / 2;
-  const quiet = step !== 'rocker' && step !== 'foil';
+  // On a low plank there is no room to write beside the profile.
+  const quiet = step !== 'rocker' && step !== 'foil' && scale.height > 380;
   return (
     <g className="on-paper">
       <line

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Over, OverChoice } from './over.ts';
-import type { BoardRecord, LitresTarget, MarkedCurve, Measures, Rider, Shape } from '@june-tide/core';
+import type { BoardRecord, Case, MarkedCurve, Measures, Rider, Shape, Sized } from '@june-tide/core';
 
 /** What every part of the bay needs of the one board on the stand. */
 export interface BayContext {
@@ -8,7 +8,11 @@ export interface BayContext {
   shape: Shape;
   measures: Measures;
   rider: Rider | undefined;
-  target: LitresTarget | undefined;
+  /** Litres to aim for, by the shop’s school first; empty without a rider. */
+  sizes: readonly Sized[];
+  target: Sized | undefined;
+  /** What the board is judged from. */
+  judgedAs: Case;
   step: StepKey;
   /** The station cursor, mm from the tail. */
   hook_mm: number;

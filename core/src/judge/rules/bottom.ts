@@ -229,13 +229,13 @@ export const BOTTOM_RULES: readonly Rule[] = [
     title: 'Contour that comes in abruptly',
     level: 'look',
     looksAt: 'the steepest any contour grows along the board',
-    when: 'over 1/32 in an inch of length',
+    when: 'over 1/16 in over an inch of length',
     cause: 'Blends matter more than depths: every contour fades in and out over length.',
     lever: { id: 'blendLength', way: 1 },
     source: 'derived',
-    beyond: (c) => c.facts.blendSlope - 1 / 28,
+    beyond: (c) => c.facts.blendSlope - 1 / 15,
     says: (c, w) =>
-      `${LAYER_WORDS[c.facts.steepestBlend.kind ?? 'single'].replace(/^./, (x) => x.toUpperCase())} grows ${w.mm(c.facts.blendSlope * INCH_mm)} in an inch of length`,
+      `${LAYER_WORDS[c.facts.steepestBlend.kind ?? 'single'].replace(/^./, (x) => x.toUpperCase())} grows ${w.mm(c.facts.blendSlope * INCH_mm)} over an inch of length`,
   },
   {
     id: 'double-without-vee',

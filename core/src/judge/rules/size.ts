@@ -94,11 +94,14 @@ export const SIZE_RULES: readonly Rule[] = [
     title: 'A large step down in litres',
     level: 'look',
     looksAt: 'litres against the last board',
-    when: 'more than an eighth fewer than the board it is judged against',
+    when: 'more than an eighth fewer than the board it is judged against, of the same family',
     cause: 'Litres carry the rider whatever the length; that is more than a step of 6 in takes.',
     lever: { id: 'thickness', way: 1 },
     source: 'derived',
-    beyond: (c) => c.last && 0.875 * c.last.facts.m.volume_L - c.facts.m.volume_L,
+    beyond: (c) =>
+      c.last && c.last.facts.board.family === c.facts.board.family
+        ? 0.875 * c.last.facts.m.volume_L - c.facts.m.volume_L
+        : undefined,
     says: (c, w) => `${w.L(c.facts.m.volume_L)} after ${c.last?.name ?? ''} at ${w.L(c.last?.facts.m.volume_L ?? 0)}`,
   },
   {

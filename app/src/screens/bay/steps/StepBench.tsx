@@ -3,7 +3,9 @@ import { useBay } from '../useBay.ts';
 import { FinsBench } from './FinsBench.tsx';
 import { FoilBench, OutlineBench, RockerBench } from './CurveBenches.tsx';
 import { MakeBench } from './MakeBench.tsx';
-import { CheckBench, RideBench, RiderBench } from './PeopleBenches.tsx';
+import { CheckBench } from './CheckBench.tsx';
+import { RideBench } from './RideBench.tsx';
+import { RiderBench } from './RiderBench.tsx';
 import { RailsBench } from './RailsBench.tsx';
 
 const BENCHES = {

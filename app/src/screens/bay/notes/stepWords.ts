@@ -1,0 +1,14 @@
+import { formatLength, lever, type LeverId } from '@june-tide/core';
+
+/** A lever’s first step in words: 1/16 in, 2 degrees, 10 %. */
+export function firstStepWords(id: LeverId): string {
+  const { step, unit } = lever(id);
+  switch (unit) {
+    case 'mm':
+      return `${formatLength(step, { kind: 'fraction', denominator: 32 })} in`;
+    case 'rad':
+      return `${Math.round((step * 1800) / Math.PI) / 10}°`;
+    case 'share':
+      return `${Math.round(step * 100)} %`;
+  }
+}

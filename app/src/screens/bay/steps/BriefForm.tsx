@@ -1,0 +1,94 @@
+import { Button, DatePicker, Form, Input, InputNumber, Select } from 'antd';
+import dayjs, { type Dayjs } from 'dayjs';
+import { type Brief, FAMILIES, FAMILY_WORDS, type Waves } from '@june-tide/core';
+import { WavesItems } from '../../../parts/WavesItems.tsx';
+import { wavesOf } from '../../../store/derived.ts';
+import { edit, useShed } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+interface BriefValues {
+  waves: Waves;
+  purpose: string;
+  family?: Brief['family'];
+  mustHaves: string;
+  wishLitres?: number | null;
+  targetMass?: number | null;
+  dueOn?: Dayjs | null;
+  againstId?: string;
+}
+
+const USUAL_WAVES: Waves = { size: 'waistToHead', power: 'medium', steepness: 'medium', chop: 'some', rubber: 'thin' };
+
+/** What this order asks for: the waves and purpose of this one board, what it must have, when, and against which board. */
+export function BriefForm({ onDone }: { onDone: () => void }) {
+  const { record } = useBay();
+  const riders = useShed((shed) => shed.riders);
+  const records = useShed((shed) => shed.records);
+  const { brief } = record;
+  const initial: Partial<BriefValues> = {
+    waves: wavesOf(record, riders) ?? USUAL_WAVES,
+    purpose: brief?.purpose ?? '',
+    mustHaves: brief?.mustHaves ?? '',
+    wishLitres: brief?.wishLitres_L ?? null,
+    targetMass: brief?.targetMass_kg ?? null,
+    dueOn: brief?.dueOn ? dayjs(brief.dueOn) : null,
+    ...(brief?.family ? { family: brief.family } : {}),
+    ...(brief?.againstId ? { againstId: brief.againstId } : {}),
+  };
+  const keep = (values: BriefValues) => {
+    const next: Brief = {
+      waves: values.waves,
+      purpose: values.purpose.trim(),
+      mustHaves: values.mustHaves.trim(),
+      ...(values.family ? { family: values.family } : {}),
+      ...(typeof values.wishLitres === 'number' ? { wishLitres_L: values.wishLitres } : {}),
+      ...(typeof values.targetMass === 'number' ? { targetMass_kg: values.targetMass } : {}),
+      ...(values.dueOn ? { dueOn: values.dueOn.format('YYYY-MM-DD') } : {}),
+      ...(values.againstId ? { againstId: values.againstId } : {}),
+    };
+    edit(record.id, 'brief', (r) => ({ ...r, brief: next }));
+    onDone();
+  };
+  return (
+    <Form<BriefValues> layout="vertical" initialValues={initial} onFinish={keep} requiredMark={false} size="small">
+      <Form.Item name="purpose" label="What this board is for" style={{ marginBottom: 6 }}>
+        <Input maxLength={500} placeholder="Winter step-up for the outer bank" />
+      </Form.Item>
+      <div className="grid-2">
+        <WavesItems prefix="waves" />
+        <Form.Item name="family" label="Family wished" style={{ marginBottom: 6 }}>
+          <Select allowClear options={FAMILIES.map((value) => ({ value, label: FAMILY_WORDS[value] }))} />
+        </Form.Item>
+        <Form.Item name="wishLitres" label="Litres wished" style={{ marginBottom: 6 }}>
+          <InputNumber min={10} max={200} step={0.5} suffix="L" style={{ width: '100%' }} />
+        </Form.Item>
+        <Form.Item name="targetMass" label="Weight wished, finished" style={{ marginBottom: 6 }}>
+          <InputNumber min={1} max={20} step={0.1} suffix="kg" style={{ width: '100%' }} />
+        </Form.Item>
+        <Form.Item name="dueOn" label="Due" style={{ marginBottom: 6 }}>
+          <DatePicker style={{ width: '100%' }} />
+        </Form.Item>
+        <Form.Item name="againstId" label="Judged against" style={{ marginBottom: 6 }}>
+          <Select
+            allowClear
+            showSearch
+            optionFilterProp="label"
+            placeholder="their last board"
+            options={Object.values(records)
+              .filter((other) => other.id !== record.id)
+              .map((other) => ({ value: other.id, label: `${other.board.name} ${other.number}` }))}
+          />
+        </Form.Item>
+      </div>
+      <Form.Item name="mustHaves" label="It must have" style={{ marginBottom: 8 }}>
+        <Input maxLength={500} placeholder="Five boxes, a red pinline" />
+      </Form.Item>
+      <div className="row-of-tools" style={{ marginTop: 0 }}>
+        <Button type="primary" htmlType="submit">
+          Keep the brief
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
+    </Form>
+  );
+}

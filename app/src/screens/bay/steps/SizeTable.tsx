@@ -1,0 +1,99 @@
+import { Button, InputNumber } from 'antd';
+import { useMemo, useState } from 'react';
+import { compareTraits, equalLitreBoards, formatLitres, modelNamed, SCHOOLS } from '@june-tide/core';
+import { BoardPlan, FoamGradient } from '../../../parts/BoardPlan.tsx';
+import { Measure } from '../../../parts/Measure.tsx';
+import { factsFor, measuresFor } from '../../../store/derived.ts';
+import { editBoard } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+const DRAWN_HEIGHT = 70;
+/** A model makes sense from a tenth shorter to a sixth longer. */
+const RUN = [0.9, 1.16] as const;
+
+/** Litres by every school with its sum, and boards of those litres made by solving this one, drawn at one scale. */
+export function SizeTable() {
+  const { record, sizes, target } = useBay();
+  const { board } = record;
+  const [typed, setTyped] = useState<number>();
+  const litres = typed ?? target?.target_L ?? measuresFor(board).volume_L;
+  const row = useMemo(() => equalLitreBoards(board, litres), [board, litres]);
+  const longest = Math.max(board.length_mm, ...row.map((entry) => entry.board.length_mm));
+  const scale = DRAWN_HEIGHT / longest;
+  return (
+    <div className="sizes" role="group" aria-label="Sizes">
+      {sizes.length === 0 ? (
+        <p className="quiet">Choose whom it is for, and the litres to aim for are worked out here, by three schools.</p>
+      ) : (
+        <ol className="schools-of-size">
+          {sizes.map((sized, i) => (
+            <li key={sized.school} className={i === 0 ? 'ours' : ''}>
+              <b>{SCHOOLS.sizing.answers[sized.school]}:</b>
+              <span className={i === 0 ? '' : 'quiet'}> {sized.sentence}</span>
+            </li>
+          ))}
+        </ol>
+      )}
+      <div className="row-of-tools">
+        <span>Boards of</span>
+        <InputNumber
+          aria-label="Litres of the boards shown"
+          size="small"
+          min={10}
+          max={200}
+          step={0.5}
+          suffix="L"
+          value={Math.round(litres * 10) / 10}
+          onChange={(value) => setTyped(typeof value === 'number' ? value : undefined)}
+          style={{ width: 92 }}
+        />
+        <span className="quiet">solved from this one, at one scale</span>
+      </div>
+      {row.length === 0 ? (
+        <p role="status" className="trouble">
+          No board of these proportions can be built with {formatLitres(litres)}.
+        </p>
+      ) : (
+        <ul className="equal-boards">
+          {row.map((entry) => {
+            const m = measuresFor(entry.board);
+            const traits = compareTraits(factsFor(entry.board), factsFor(board));
+            const quick = traits.find(({ key }) => key === 'quickness');
+            const fast = traits.find(({ key }) => key === 'speed');
+            const model = modelNamed(board.name);
+            const share = model ? m.length_mm / model.length_mm : 1;
+            return (
+              <li key={entry.name}>
+                <svg
+                  width={40}
+                  height={DRAWN_HEIGHT + 6}
+                  viewBox={`-20 ${-DRAWN_HEIGHT - 3} 40 ${DRAWN_HEIGHT + 6}`}
+                  aria-hidden="true"
+                >
+                  <FoamGradient />
+                  <BoardPlan board={entry.board} scale={scale} />
+                </svg>
+                <div>
+                  <b>{entry.name}</b>
+                  <span className="size">
+                    <Measure mm={m.length_mm} feet /> × <Measure mm={m.width_mm} /> × <Measure mm={m.thickness_mm} />
+                  </span>
+                  <span className="quiet">
+                    {entry.trades} Quick: {quick?.words.split(':')[0]}. Fast: {fast?.words.split(':')[0]}.
+                    {(share < RUN[0] || share > RUN[1]) && ' Outside this model’s sensible run.'}
+                  </span>
+                </div>
+                <Button
+                  size="small"
+                  onClick={() => editBoard(record.id, `size: ${entry.name.toLowerCase()}`, () => entry.board)}
+                >
+                  Make it the board
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,136 @@
+// From a new rider to a board with every note answered, and from a complaint to one change.
+import { choose, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
+
+test('a new rider, a brief, a chosen size, notes answered, and the printed check', async ({ page }) => {
+  test.setTimeout(150_000);
+  await page.goto('/start');
+  await page.getByRole('button', { name: 'New rider' }).click();
+  await page.getByLabel('First name').fill('Tove');
+  await page.getByLabel('Weight').fill('81 kg');
+  await page.getByLabel('Height').fill("5'11");
+  await choose(page, 'What they do on a wave', /Turns where they choose/);
+  await choose(page, 'A turn begins on', 'the front foot');
+  await choose(page, 'Old decks are dented', 'under the front foot');
+  await page.getByRole('button', { name: 'Add a board they ride' }).click();
+  await page.getByLabel('Board 1').fill('Old pintail');
+  await page.getByLabel('Litres of board 1').fill('36');
+  await page.getByLabel('Bad about board 1').fill('slow in small waves');
+  await page.getByRole('button', { name: 'Keep rider' }).click();
+  await expect(page.getByText('Front-footed', { exact: false })).toBeVisible();
+  await page.getByRole('radio', { name: /^Slack Water\s*shortboard/ }).click();
+  await page.getByRole('button', { name: /^Start Slack Water/ }).click();
+
+  await step(page, 'Rider');
+  await page.getByRole('button', { name: 'Brief of this order' }).click();
+  await page.getByLabel('What this board is for').fill('The outer bank in winter');
+  await choose(page, 'Waves', 'Overhead');
+  await page.getByLabel('Litres wished').fill('26');
+  await page.getByLabel('It must have').fill('Five boxes');
+  await page.getByRole('button', { name: 'Keep the brief' }).click();
+  // The wish, the rider and the last board disagree: it asks, and says what it would do for both answers.
+  const rider = page.getByRole('region', { name: 'Rider' });
+  await expect(rider.getByRole('note').first()).toContainText('The wish is 26.0 L');
+  await expect(rider.getByRole('note').first().getByRole('listitem')).toHaveCount(2);
+  for (const school of ['Litres per kilogram', 'A step from the last board', 'Length for the wave']) {
+    await expect(rider).toContainText(school);
+  }
+  await expect(rider).toContainText('Old pintail has 36.0 L');
+
+  const shown = page.getByLabel('Litres of the boards shown');
+  await shown.fill('33');
+  await shown.press('Enter');
+  const wide = rider.getByRole('listitem').filter({ hasText: 'Shorter and wider' });
+  await wide.getByRole('button', { name: 'Make it the board' }).click();
+  await expect.poll(() => litres(page)).toBe(33);
+  await expect(page.getByTestId('headline')).toContainText("5'9");
+
+  // A tail far too wide for a front foot in overhead waves.
+  await step(page, 'Outline');
+  await type(page, 'Tail 12 width', '16 1/2');
+  const notes = page.getByRole('group', { name: 'Bay notes' });
+  await expect(notes).toContainText('Wide tail for a front-footed rider in overhead waves');
+  await notes.getByRole('button').first().click();
+  const drawer = page.getByRole('dialog', { name: 'Bay notes' });
+  const card = drawer.locator('[data-rule="wide-tail-front-foot-big"]');
+  await expect(card).toContainText('16 1/2 in');
+  // Held down, a lot more is laid over and the notes that appear are named; let go, nothing has changed.
+  const hold = card.getByRole('button', { name: /^Hold: wider tail/ });
+  await hold.hover();
+  await page.mouse.down();
+  await expect(card.getByRole('status')).toContainText('lets go at speed');
+  await expect(page.getByTestId('laid-over')).toBeAttached();
+  await page.mouse.up();
+  await expect(page.getByTestId('laid-over')).toHaveCount(0);
+  await card.getByRole('button', { name: 'Meant it' }).click();
+  await card.getByLabel(/^Why:/).fill('asked for twice');
+  await card.getByRole('button', { name: 'It is meant' }).click();
+  await expect(drawer.getByRole('region', { name: 'Answered' })).toContainText('asked for twice');
+  await drawer.getByRole('button', { name: 'Close' }).click();
+  await saved(page);
+  await page.reload();
+
+  await step(page, 'Check');
+  const check = page.getByRole('region', { name: 'Check' });
+  await expect(page.getByTestId('read-aloud')).toContainText('Tove, this is a shortboard of');
+  await expect(check).toContainText('The outer bank in winter');
+  await expect(check).toContainText('Five boxes');
+  await expect(check).toContainText('Meant it: asked for twice');
+  // An answer rests only while its numbers stand.
+  await step(page, 'Outline');
+  await type(page, 'Tail 12 width', '16 3/4');
+  await step(page, 'Check');
+  await expect(check.locator('[data-rule="wide-tail-front-foot-big"]')).not.toContainText('Meant it:');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Order of the work' })).toBeHidden();
+  await expect(check).toBeVisible();
+  expect((await page.pdf({ format: 'A4' })).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('a complaint in the rider’s own words becomes one change, laid over first', async ({ page }) => {
+  await startBoard(page, 'Slack Water', 'Maren');
+  await step(page, 'Ride');
+  await page.getByLabel('How it went').fill('It pearls on every late drop');
+  const change = page.getByRole('group', { name: 'One small change' });
+  await expect(change).toContainText('Pearls on drops');
+  const rocker = change.getByRole('listitem').filter({ hasText: 'More nose rocker' });
+  await rocker.getByRole('button', { name: 'Lay it over' }).click();
+  await expect(page.getByTestId('laid-over')).toBeVisible();
+  const lift = page.getByRole('region', { name: 'Ticket' }).locator('dt', { hasText: 'Nose lift' }).locator('..');
+  await expect(lift).toContainText('5 1/8');
+  await rocker.getByRole('button', { name: 'Take this one' }).click();
+  await expect(page.getByTestId('laid-over')).toHaveCount(0);
+  await expect(lift).toContainText('5 1/4');
+  await expect(page.getByRole('button', { name: /^Undo: more nose rocker, for “pearls on drops”/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Note the ride' }).click();
+  await expect(page.getByRole('region', { name: 'Ride' })).toContainText('It pearls on every late drop');
+});
+
+test('the shop’s school changes what is said, and the board is judged against the one laid over', async ({ page }) => {
+  await startBoard(page, 'Slack Water', 'Maren');
+  const notes = page.getByRole('group', { name: 'Bay notes' });
+  await expect(notes).toContainText('Nothing to say against it');
+  await page.goto('/settings');
+  await page.getByRole('radio', { name: 'Biased to the stance' }).check();
+  await page.getByRole('radio', { name: 'A step from the last board' }).check();
+  await saved(page);
+  await page.goBack();
+  await step(page, 'Foil');
+  await type(page, 'Nose 12 thick', '1 3/4');
+  await expect(notes).toContainText('Foam forward of a back-footed rider');
+  await step(page, 'Check');
+  const check = page.getByRole('region', { name: 'Check' });
+  await expect(check).toContainText('Others: balanced');
+  await choose(page, 'Lay over another board', /^Kettle 7/);
+  await expect(check.getByRole('heading', { name: /^Against Kettle 7/ })).toBeVisible();
+  await expect(check.getByRole('img', { name: /^Character against Kettle 7/ })).toBeVisible();
+  await check.getByText('In words, with the measures behind').click();
+  await expect(check).toContainText('Quick rail to rail');
+  await expect(check).not.toContainText('%');
+});
+
+test('a rider’s card never leaves with a board file', async ({ page }) => {
+  await startBoard(page, 'Slack Water', 'Maren');
+  await step(page, 'Make');
+  const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
+  expect(file.bytes.toString('utf8')).not.toMatch(/Maren|mass_kg|riderId/);
+});
