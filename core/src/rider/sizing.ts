@@ -135,7 +135,7 @@ export function equalLitreBoards(board: Board, litres_L: number): EqualBoard[] {
   add(
     'Shorter and wider',
     'Fast down the line and early to plane; slower from rail to rail.',
-    stretched(board, board.length_mm - SHORTER_mm),
+    shortened(board, board.length_mm - SHORTER_mm),
     ['length', 'thickness'],
   );
   const k = 0.97;
@@ -150,6 +150,22 @@ export function equalLitreBoards(board: Board, litres_L: number): EqualBoard[] {
   };
   add('Narrower and thicker', 'Quick from rail to rail; less speed across the water.', narrower, ['outline']);
   return out;
+}
+
+/** Shorter, every mark at its distance from its end; lifts less with the length, to the power of a stretch. */
+function shortened(board: Board, length_mm: number): Board {
+  const k = (length_mm / board.length_mm) ** 1.5;
+  const { rocker } = board;
+  return {
+    ...board,
+    length_mm,
+    rocker: {
+      ...rocker,
+      noseLift_mm: rocker.noseLift_mm * k,
+      tailLift_mm: rocker.tailLift_mm * k,
+      marks: rocker.marks.map((mark) => ({ ...mark, value_mm: mark.value_mm * k })),
+    },
+  };
 }
 
 export interface FamilyFit {
