@@ -5,7 +5,7 @@ const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 
 
 for (const light of ['day', 'night'] as const) {
   test(`no serious fault of access on any screen by ${light}`, async ({ page }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(200_000);
     const look = async (where: string) => {
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
@@ -25,6 +25,9 @@ for (const light of ['day', 'night'] as const) {
     await page.goto('/start');
     await expect(page.getByRole('heading', { name: /Who is it for/ })).toBeVisible();
     await look('start');
+    await page.goto('/settings');
+    await expect(page.getByRole('heading', { name: 'Where shapers disagree' })).toBeVisible();
+    await look('settings');
     await startBoard(page, 'Two Stairs', 'Jory');
     for (const name of STEPS) {
       await step(page, name);

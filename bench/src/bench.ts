@@ -1,6 +1,7 @@
 // npm run bench: how fast the core is, beside reference libraries doing the same work in the same run.
 import { dragFrame } from './dragFrame.ts';
 import { growth, memoryOverFrames } from './growth.ts';
+import { judgement } from './judgement.ts';
 import { againstReferences } from './references.ts';
 import { ratioTable } from './table.ts';
 
@@ -9,6 +10,8 @@ console.log(
 );
 console.log('A frame of a drag');
 ratioTable(await dragFrame());
+console.log('A judgement by all rules (aim: under 20 ms), beside the frame it follows');
+ratioTable(judgement());
 for (const { title, rows } of await againstReferences()) {
   console.log(`\n${title}`);
   ratioTable(rows);

@@ -152,3 +152,16 @@ export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './files/templateD
 export { meshToStl } from './files/stl.ts';
 export { meshToObj, meshToPly } from './files/obj.ts';
 export { type DrawingName, DRAWINGS, sectionRing } from './files/boardDrawings.ts';
+export { type Blank, blankLines, blankSchema, FOAM_WORDS, usualShelf } from './make/blank.ts';
+export { fitInBlank, type RankedBlank, rankedBlanks, shortfallWords } from './make/blankFit.ts';
+export { planingPlan, type PlaningStation, USUAL_PASS_mm } from './make/planing.ts';
+export {
+  type Cloth,
+  CLOTH_WORDS,
+  CLOTHS,
+  type GlassSchedule,
+  laminated,
+  lighter,
+  scheduleWords,
+  USUAL_SCHEDULE,
+} from './make/glass.ts';

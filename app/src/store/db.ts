@@ -1,5 +1,12 @@
 import Dexie, { type EntityTable } from 'dexie';
-import { type BoardRecord, type Rider, type RockerReading, type Schools, USUAL_SCHOOLS } from '@june-tide/core';
+import {
+  type Blank,
+  type BoardRecord,
+  type Rider,
+  type RockerReading,
+  type Schools,
+  USUAL_SCHOOLS,
+} from '@june-tide/core';
 
 /** The shop's own choices. */
 export interface Settings {
@@ -30,8 +37,10 @@ export interface Shed {
   boards: EntityTable<BoardRecord, 'id'>;
   riders: EntityTable<Rider, 'id'>;
   settings: EntityTable<Settings, 'id'>;
+  blanks: EntityTable<Blank, 'id'>;
 }
 
 /** The browser's own store. Named one-step versions: never edit an old one, add the next. */
 export const db = new Dexie('june-tide') as Dexie & Shed;
 db.version(1).stores({ boards: 'id, updatedAt', riders: 'id', settings: 'id' });
+db.version(2).stores({ blanks: 'id' });

@@ -1,5 +1,7 @@
 import { create } from 'zustand';
 import {
+  type Blank,
+  blankSchema,
   type Board,
   boardFrom,
   type BoardRecord,
@@ -8,6 +10,7 @@ import {
   type Rider,
   riderSchema,
   schoolsSchema,
+  usualShelf,
 } from '@june-tide/core';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
 import { db, type Settings, USUAL_SETTINGS } from './db.ts';
@@ -22,6 +25,8 @@ interface ShedState {
   failure: string | undefined;
   records: Readonly<Record<string, BoardRecord>>;
   riders: Readonly<Record<string, Rider>>;
+  /** Blanks in stock. */
+  shelf: readonly Blank[];
   settings: Settings;
   save: SaveState;
   histories: Readonly<Record<string, History<BoardRecord>>>;
@@ -34,6 +39,7 @@ export const useShed = create<ShedState>(() => ({
   failure: undefined,
   records: {},
   riders: {},
+  shelf: [],
   settings: USUAL_SETTINGS,
   save: { kind: 'saved' },
   histories: {},
@@ -57,6 +63,8 @@ export async function loadShed(): Promise<void> {
         await db.settings.put(USUAL_SETTINGS);
       });
     }
+    if ((await db.blanks.count()) === 0) await db.blanks.bulkPut(usualShelf());
+    const blanks = (await db.blanks.toArray()).map((raw) => blankSchema.safeParse(raw));
     const boards = (await db.boards.toArray()).map((raw) => boardRecordSchema.safeParse(raw));
     const riders = (await db.riders.toArray()).map((raw) => riderSchema.safeParse(raw));
     const good = boards.flatMap((parsed) => (parsed.success && boardFrom(parsed.data.board).ok ? [parsed.data] : []));
@@ -64,6 +72,7 @@ export async function loadShed(): Promise<void> {
       status: 'ready',
       records: byId(good),
       riders: byId(riders.flatMap((parsed) => (parsed.success ? [parsed.data] : []))),
+      shelf: blanks.flatMap((parsed) => (parsed.success ? [parsed.data] : [])),
       settings: { ...USUAL_SETTINGS, ...settings, schools: schoolsSchema.parse(settings?.schools ?? {}) },
       unreadable: boards.length - good.length,
     });
@@ -204,6 +213,17 @@ export function removeBoard(id: string): () => void {
 export function keepRider(rider: Rider): void {
   useShed.setState((shed) => ({ riders: { ...shed.riders, [rider.id]: rider } }));
   queue.put(`rider:${rider.id}`, () => db.riders.put(rider));
+}
+
+/** Puts another shelf in the place of this one; all of it is written, or nothing. */
+export function keepShelf(shelf: readonly Blank[]): void {
+  useShed.setState({ shelf });
+  queue.put('shelf', () =>
+    db.transaction('rw', db.blanks, async () => {
+      await db.blanks.clear();
+      await db.blanks.bulkPut([...shelf]);
+    }),
+  );
 }
 
 export function changeSettings(change: Partial<Settings>): void {

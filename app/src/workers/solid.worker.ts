@@ -1,4 +1,14 @@
-import { deckShade, litMesh, type Mesh, meshOf, meshToObj, meshToPly, meshToStl, shapeOf } from '@june-tide/core';
+import {
+  deckShade,
+  litMesh,
+  type Mesh,
+  meshOf,
+  meshToObj,
+  meshToPly,
+  meshToStl,
+  rankedBlanks,
+  shapeOf,
+} from '@june-tide/core';
 import { meshToThreeMf } from '@june-tide/core/packages';
 import type { ShadeRequest, SolidAnswer, SolidFormat, SolidRequest } from './solidMessages.ts';
 
@@ -19,6 +29,9 @@ self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {
         answer({ kind: 'lit', revision: request.revision, mesh }, [positions.buffer, normals.buffer, triangles.buffer]);
         break;
       }
+      case 'blanks':
+        answer({ kind: 'blanks', revision: request.revision, ranked: rankedBlanks(shape, request.shelf) }, []);
+        break;
       case 'solid': {
         const bytes = written(meshOf(shape), request.to, request.board.name);
         answer({ kind: 'solid', revision: request.revision, bytes }, [bytes.buffer]);

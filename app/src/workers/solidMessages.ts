@@ -1,4 +1,4 @@
-import type { Board, LitMesh } from '@june-tide/core';
+import type { Blank, Board, LitMesh, RankedBlank } from '@june-tide/core';
 
 /** The formats a solid is written in. */
 export type SolidFormat = 'stl' | '3mf' | 'obj' | 'ply';
@@ -24,10 +24,12 @@ export interface ShadeRequest {
 export type SolidRequest =
   | ShadeRequest
   | { kind: 'lit'; revision: number; board: Board }
+  | { kind: 'blanks'; revision: number; board: Board; shelf: readonly Blank[] }
   | { kind: 'solid'; revision: number; board: Board; to: SolidFormat };
 
 export type SolidAnswer =
   | { kind: 'shade'; revision: number; picture: DeckPicture }
   | { kind: 'lit'; revision: number; mesh: LitMesh }
   | { kind: 'solid'; revision: number; bytes: Uint8Array<ArrayBuffer> }
+  | { kind: 'blanks'; revision: number; ranked: RankedBlank[] }
   | { kind: 'failed'; revision: number; words: string };

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { glassSchema } from '../make/glass.ts';
 import { briefSchema } from '../rider/brief.ts';
 import { boardSchema } from './document.ts';
 
@@ -27,6 +28,9 @@ export const boardRecordSchema = z.strictObject({
   brief: briefSchema.optional(),
   /** Notes answered, by the name of their rule. */
   answers: z.record(z.string().max(60), answer).optional(),
+  /** The blank it is cut from, and what goes on it. */
+  blankId: z.string().max(64).optional(),
+  glass: glassSchema.optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */

@@ -1,0 +1,51 @@
+import {
+  type Case,
+  compareTraits,
+  Facts,
+  judged,
+  litresFor,
+  measure,
+  modelNamed,
+  type Rider,
+  shapeOf,
+  USUAL_SCHOOLS,
+  writerOf,
+} from '@june-tide/core';
+import { medianOf } from './timing.ts';
+import type { Timed } from './table.ts';
+
+/** A full judgement of a board nobody has looked at yet: facts, 112 rules, words; and the character against another. */
+export function judgement(): Timed[] {
+  const board = modelNamed('Penny Step');
+  const other = modelNamed('Slack Water');
+  if (!board || !other) throw new Error('bench: a model is missing');
+  const [shape, lastShape] = [shapeOf(board), shapeOf(other)];
+  const rider: Rider = {
+    id: 'r',
+    name: 'Maren',
+    mass_kg: 76,
+    weights: [],
+    height_mm: 1780,
+    age: 34,
+    ability: 'advanced',
+    surfsAWeek: 3,
+    fitness: 'usual',
+    stance: 'front',
+    waves: { size: 'overhead', power: 'powerful', steepness: 'steep', chop: 'choppy', rubber: 'thin' },
+    boards: [],
+  };
+  const writer = writerOf({ kind: 'fraction', denominator: 16 });
+  const fresh = (): Case => ({
+    facts: new Facts(shape, rider.height_mm),
+    rider,
+    waves: rider.waves,
+    last: { facts: new Facts(lastShape, rider.height_mm), name: 'Slack Water 104' },
+    target: litresFor(rider, board.family),
+    schools: USUAL_SCHOOLS,
+  });
+  return [
+    { what: 'headline measures', ms: medianOf(() => measure(shape)) },
+    { what: 'judgement, nothing known before', ms: medianOf(() => judged(fresh(), writer)) },
+    { what: 'character against another board', ms: medianOf(() => compareTraits(fresh().facts, new Facts(lastShape))) },
+  ];
+}

@@ -1,0 +1,265 @@
+import * as z from 'zod';
+import type { Shape } from '../board/shape.ts';
+import { thicknessAt } from '../foil/foil.ts';
+import { integrateAlong } from '../measure/integrate.ts';
+import { skinOf } from '../measure/skin.ts';
+import { volume_L } from '../measure/volume.ts';
+import { type Foam, FOAM_DENSITY_kgm3 } from './blank.ts';
+
+/** One ounce a square yard in g/m², exactly: 28.349523125 g over 0.9144² m². NIST SP 811 (2008), appendix B.8. */
+export const OUNCE_PER_YARD2_gm2 = 28.349523125 / 0.9144 ** 2;
+
+export const CLOTHS = ['e4', 'e6', 'e7_5', 'e8', 's4', 's6', 'carbon5_7'] as const;
+export type Cloth = (typeof CLOTHS)[number];
+export const CLOTH_oz: Readonly<Record<Cloth, number>> = {
+  e4: 4,
+  e6: 6,
+  e7_5: 7.5,
+  e8: 8,
+  s4: 4,
+  s6: 6,
+  carbon5_7: 5.7,
+};
+export const CLOTH_WORDS: Readonly<Record<Cloth, string>> = {
+  e4: '4 oz E-glass',
+  e6: '6 oz E-glass',
+  e7_5: '7.5 oz E-glass',
+  e8: '8 oz E-glass',
+  s4: '4 oz S-glass',
+  s6: '6 oz S-glass',
+  carbon5_7: '5.7 oz carbon',
+};
+
+export const RESINS = ['polyester', 'epoxy'] as const;
+export type Resin = (typeof RESINS)[number];
+export const FINISHES = ['sanded', 'gloss'] as const;
+
+/** What goes on the foam. Patches: one over the back of the deck, one under the fins. */
+export const glassSchema = z.strictObject({
+  resin: z.enum(RESINS),
+  deck: z.array(z.enum(CLOTHS)).max(4),
+  bottom: z.array(z.enum(CLOTHS)).max(3),
+  deckPatch: z.enum(CLOTHS).optional(),
+  tailPatch: z.enum(CLOTHS).optional(),
+  finish: z.enum(FINISHES),
+});
+export type GlassSchedule = z.infer<typeof glassSchema>;
+
+export const USUAL_SCHEDULE: GlassSchedule = {
+  resin: 'polyester',
+  deck: ['e4', 'e4'],
+  bottom: ['e4'],
+  finish: 'sanded',
+};
+
+/** As the trade writes it, deck+deck/bottom: 4+4/4, 6+4/6 oz. */
+export function scheduleWords({ deck, bottom }: GlassSchedule): string {
+  const side = (cloths: readonly Cloth[]) => cloths.map((cloth) => String(CLOTH_oz[cloth])).join('+');
+  return `${side(deck)}/${side(bottom)} oz`;
+}
+
+/** Numbers of the shop that the weight hangs on. Each is a starting figure; the data sheet and the shop's own scales come first. */
+export interface GlassAssumptions {
+  /** Resin taken up a mass of cloth. Hand lay-up, squeegeed: about as much as the cloth and a little more. CP, from memory. */
+  resinToCloth: number;
+  /** Hot coat and gloss left on, g/m² after sanding. CP, from memory. */
+  hotCoat_gm2: number;
+  gloss_gm2: number;
+  /** Resin mixed beyond what stays on the board. CP, from memory. */
+  waste: number;
+  /** Width of a lap over the rail, mm. CP, from memory. */
+  lap_mm: number;
+  /** kg/m³. CP, from memory. */
+  stringerDensity_kgm3: number;
+  finBox_kg: number;
+  plug_kg: number;
+  /** g/cm³ of the mixed resin. CP, from memory. */
+  density_gcm3: Readonly<Record<Resin, number>>;
+}
+
+export const USUAL_ASSUMPTIONS: GlassAssumptions = {
+  resinToCloth: 1.15,
+  hotCoat_gm2: 190,
+  gloss_gm2: 90,
+  waste: 0.2,
+  lap_mm: 50,
+  stringerDensity_kgm3: 420,
+  finBox_kg: 0.045,
+  plug_kg: 0.025,
+  density_gcm3: { polyester: 1.1, epoxy: 1.1 },
+};
+
+export interface Batch {
+  name: 'laminate' | 'hot coat' | 'gloss';
+  /** Resin and hardener together, to mix. */
+  mix_g: number;
+  resin_g: number;
+  hardener_g: number;
+  mix_ml: number;
+  /** How hardener is said for this resin. */
+  ratio: string;
+}
+
+export interface Laminate {
+  /** Cloth to cut: which, for what, so long. */
+  cuts: { cloth: Cloth; for: 'deck' | 'bottom' | 'deck patch' | 'tail patch'; length_mm: number; area_mm2: number }[];
+  batches: Batch[];
+  /** Parts of the finished weight, kg. */
+  parts: { name: string; mass_kg: number }[];
+  mass_kg: number;
+  low_kg: number;
+  high_kg: number;
+}
+
+export type Laminated = { ok: true; laminate: Laminate } | { ok: false; reason: string };
+
+/** Catalyst for polyester a part of resin by mass, and epoxy hardener: the usual marks; the bottle and the sheet say which. */
+const HARDENER: Readonly<Record<Resin, { share: number; ratio: string }>> = {
+  polyester: { share: 0.015, ratio: '1.5 % catalyst by mass; 1 to 2 % by the data sheet and the day' },
+  epoxy: { share: 0.44, ratio: '100 : 44 by mass, about 2 : 1 by volume; the data sheet of your resin comes first' },
+};
+
+/** Spread of a weight worked out beforehand, each way. Our own. */
+const SPREAD = 0.07;
+const CUT_BEYOND_mm = 150;
+const DECK_PATCH_SHARE = 0.45;
+const TAIL_PATCH_SHARE = 0.22;
+
+/**
+ * Cloth to cut, resin to mix and the finished weight of a shape in a foam under a schedule. Deck and bottom areas from the
+ * skin; laps are added along both rails, one for each layer; patches are shares of the deck. Polyester on EPS is refused.
+ */
+export function laminated(
+  shape: Shape,
+  foam: Foam,
+  stringer_mm: number,
+  schedule: GlassSchedule,
+  assumed: GlassAssumptions = USUAL_ASSUMPTIONS,
+): Laminated {
+  if (schedule.resin === 'polyester' && foam !== 'pu') {
+    return { ok: false, reason: 'polyester dissolves EPS: this foam takes epoxy only' };
+  }
+  if (schedule.deck.length === 0 || schedule.bottom.length === 0) {
+    return { ok: false, reason: 'deck and bottom want one layer of cloth at the least' };
+  }
+  const { length_mm } = shape.board;
+  const skin = skinOf(shape);
+  const laps_mm2 = 2 * length_mm * assumed.lap_mm;
+  const cuts: Laminate['cuts'] = [
+    ...schedule.deck.map((cloth) => ({
+      cloth,
+      for: 'deck' as const,
+      length_mm: length_mm + CUT_BEYOND_mm,
+      area_mm2: skin.deck_mm2 + laps_mm2,
+    })),
+    ...schedule.bottom.map((cloth) => ({
+      cloth,
+      for: 'bottom' as const,
+      length_mm: length_mm + CUT_BEYOND_mm,
+      area_mm2: skin.bottom_mm2 + laps_mm2,
+    })),
+    ...(schedule.deckPatch
+      ? [
+          {
+            cloth: schedule.deckPatch,
+            for: 'deck patch' as const,
+            length_mm: DECK_PATCH_SHARE * length_mm,
+            area_mm2: DECK_PATCH_SHARE * skin.deck_mm2,
+          },
+        ]
+      : []),
+    ...(schedule.tailPatch
+      ? [
+          {
+            cloth: schedule.tailPatch,
+            for: 'tail patch' as const,
+            length_mm: TAIL_PATCH_SHARE * length_mm,
+            area_mm2: TAIL_PATCH_SHARE * skin.bottom_mm2,
+          },
+        ]
+      : []),
+  ];
+  const cloth_g = cuts.reduce((sum, cut) => sum + CLOTH_oz[cut.cloth] * OUNCE_PER_YARD2_gm2 * (cut.area_mm2 / 1e6), 0);
+  const whole_m2 = skin.total_mm2 / 1e6;
+  const laminate_g = cloth_g * assumed.resinToCloth;
+  const hot_g = whole_m2 * assumed.hotCoat_gm2;
+  const gloss_g = schedule.finish === 'gloss' ? whole_m2 * assumed.gloss_gm2 : 0;
+  const stringer_m3 =
+    (integrateAlong(length_mm, shape.outline.breaks, (x) => thicknessAt(shape.foil, x)) * stringer_mm) / 1e9;
+  const foam_kg = (volume_L(shape) / 1000 - stringer_m3) * FOAM_DENSITY_kgm3[foam];
+  const boxes = shape.board.fins.boxes.reduce((sum, box) => sum + (box.role === 'centre' ? 1 : 2), 0);
+  const parts = [
+    { name: 'foam', mass_kg: foam_kg },
+    { name: 'stringer', mass_kg: stringer_m3 * assumed.stringerDensity_kgm3 },
+    { name: 'cloth', mass_kg: cloth_g / 1000 },
+    { name: 'resin', mass_kg: (laminate_g + hot_g + gloss_g) / 1000 },
+    { name: 'fin boxes', mass_kg: boxes * assumed.finBox_kg },
+    { name: 'leash plug', mass_kg: assumed.plug_kg },
+  ];
+  const mass_kg = parts.reduce((sum, part) => sum + part.mass_kg, 0);
+  const batch = (name: Batch['name'], stays_g: number): Batch => {
+    const mix_g = stays_g * (1 + assumed.waste);
+    const { share, ratio } = HARDENER[schedule.resin];
+    const resin_g = mix_g / (1 + share);
+    return {
+      name,
+      mix_g,
+      resin_g,
+      hardener_g: mix_g - resin_g,
+      mix_ml: mix_g / assumed.density_gcm3[schedule.resin],
+      ratio,
+    };
+  };
+  return {
+    ok: true,
+    laminate: {
+      cuts,
+      batches: [
+        batch('laminate', laminate_g),
+        batch('hot coat', hot_g),
+        ...(gloss_g > 0 ? [batch('gloss', gloss_g)] : []),
+      ],
+      parts,
+      mass_kg,
+      low_kg: mass_kg * (1 - SPREAD),
+      high_kg: mass_kg * (1 + SPREAD),
+    },
+  };
+}
+
+function withoutDeckPatch({ deckPatch: _off, ...rest }: GlassSchedule): GlassSchedule {
+  return rest;
+}
+
+/** What would lighten it: one change each, the lightest result first. */
+export function lighter(
+  shape: Shape,
+  foam: Foam,
+  stringer_mm: number,
+  schedule: GlassSchedule,
+  assumed: GlassAssumptions = USUAL_ASSUMPTIONS,
+): { words: string; saves_kg: number }[] {
+  const now = laminated(shape, foam, stringer_mm, schedule, assumed);
+  if (!now.ok) return [];
+  const trials: [string, GlassSchedule][] = [
+    ...(schedule.deck.length > 1
+      ? [['one layer less on the deck', { ...schedule, deck: schedule.deck.slice(1) }] as [string, GlassSchedule]]
+      : []),
+    ...(schedule.finish === 'gloss'
+      ? [['sanded instead of gloss', { ...schedule, finish: 'sanded' }] as [string, GlassSchedule]]
+      : []),
+    ...(schedule.deckPatch ? [['no deck patch', withoutDeckPatch(schedule)] as [string, GlassSchedule]] : []),
+    ...(schedule.bottom[0] === 'e6'
+      ? [['4 oz under the bottom', { ...schedule, bottom: ['e4'] }] as [string, GlassSchedule]]
+      : []),
+  ];
+  const saved = trials.flatMap(([words, changed]) => {
+    const then = laminated(shape, foam, stringer_mm, changed, assumed);
+    return then.ok ? [{ words, saves_kg: now.laminate.mass_kg - then.laminate.mass_kg }] : [];
+  });
+  const light = laminated(shape, 'eps1_5', stringer_mm, { ...schedule, resin: 'epoxy' }, assumed);
+  if (foam === 'pu' && light.ok) {
+    saved.push({ words: 'EPS of 1 1/2 lb with epoxy', saves_kg: now.laminate.mass_kg - light.laminate.mass_kg });
+  }
+  return saved.filter(({ saves_kg }) => saves_kg > 0.005).sort((a, b) => b.saves_kg - a.saves_kg);
+}

@@ -1,0 +1,41 @@
+import Papa from 'papaparse';
+import { type Blank, blankSchema } from './blank.ts';
+
+/** The columns of a shelf, in order. Lengths in mm, a point as the decimal mark. */
+const COLUMNS = Object.keys(blankSchema.shape) as (keyof Blank)[];
+
+/** The shelf as CSV (RFC 4180). */
+export function shelfToCsv(shelf: readonly Blank[]): string {
+  const data = shelf.map((blank) =>
+    COLUMNS.map((column) => {
+      const value = blank[column];
+      return typeof value === 'number' ? String(Number(value.toFixed(3))) : value;
+    }),
+  );
+  return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\r\n' })}\r\n`;
+}
+
+export type ShelfRead = { ok: true; shelf: Blank[] } | { ok: false; reason: string };
+
+const TEXT: readonly string[] = ['id', 'name', 'foam'];
+
+/** A shelf read from CSV: every row a blank, or the first row that is none with the reason and nothing taken. Never throws. */
+export function shelfFromCsv(csv: string): ShelfRead {
+  const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
+  if (parsed.data.length === 0) return { ok: false, reason: 'there are no rows in it' };
+  const shelf: Blank[] = [];
+  for (const [i, row] of parsed.data.entries()) {
+    const raw = Object.fromEntries(
+      COLUMNS.map((column) => [column, TEXT.includes(column) ? row[column] : Number(row[column] ?? NaN)]),
+    );
+    const read = blankSchema.safeParse(raw);
+    if (!read.success) {
+      const [issue] = read.error.issues;
+      return { ok: false, reason: `row ${i + 2}, ${issue.path.join('.')}: ${issue.message.toLowerCase()}` };
+    }
+    shelf.push(read.data);
+  }
+  const ids = new Set(shelf.map(({ id }) => id));
+  if (ids.size !== shelf.length) return { ok: false, reason: 'two rows have the same id' };
+  return { ok: true, shelf };
+}
