@@ -22,10 +22,10 @@ test('wings go on the rail by number, and the marks hold on the finished outline
 test('rails: a station at the hook, its numbers by hand, one rail all along', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Rails');
-  await expect(page.getByTestId('rails-on-plan').locator('path')).toHaveCount(4);
+  await expect(page.getByTestId('rails-on-plan').locator('[data-rail] path')).toHaveCount(4);
   await page.keyboard.press('Shift+ArrowRight');
   await page.getByRole('button', { name: 'Set a rail at the hook' }).click();
-  await expect(page.getByTestId('rails-on-plan').locator('path')).toHaveCount(5);
+  await expect(page.getByTestId('rails-on-plan').locator('[data-rail] path')).toHaveCount(5);
   const before = await litres(page);
   const fullness = page.getByRole('spinbutton', { name: /^Fullness, 20 in from tail/ });
   await fullness.fill('100');

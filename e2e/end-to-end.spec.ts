@@ -110,10 +110,10 @@ test('presets of rails, bottom and fins change the section, the boxes and the nu
   await step(page, 'Bottom');
   const figures = page.getByTestId('section-figures');
   await choose(page, 'A usual bottom to begin from', /^Flat$/);
-  await expect(figures).toContainText('flat across');
+  await expect(figures).toContainText('lies flat');
   const flat = await litres(page);
   await choose(page, 'A usual bottom to begin from', /^Single concave$/);
-  await expect(figures).toContainText('concave at the edge');
+  await expect(figures).toContainText('light at the stringer');
   await type(page, 'Depth of single concave', '3/8');
   await expect.poll(() => litres(page)).not.toBe(flat);
 

@@ -29,7 +29,7 @@ const QuietKeys = memo(Keys);
 const QuietNotes = memo(BayNotes);
 
 /** Steps that are about people and paper take the room of the section too. */
-const WIDE_STEPS: ReadonlySet<string> = new Set(['rider', 'check', 'ride']);
+const WIDE_STEPS: ReadonlySet<string> = new Set(['rider', 'check', 'make', 'ride']);
 
 const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
 

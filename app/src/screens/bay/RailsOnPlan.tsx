@@ -31,7 +31,7 @@ export function RailsOnPlan({ scale }: { scale: PlankScale }) {
           )
           .join('L');
         return (
-          <g key={i} pointerEvents="none">
+          <g key={i} pointerEvents="none" data-rail={i}>
             <line x1={x} x2={x} y1={scale.centre} y2={rail} stroke="var(--on-board-quiet)" strokeDasharray="3 4" />
             <path
               d={`M${path}`}

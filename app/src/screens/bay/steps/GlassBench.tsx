@@ -1,0 +1,212 @@
+import { Button, Segmented, Select } from 'antd';
+import {
+  type Cloth,
+  CLOTH_WORDS,
+  CLOTHS,
+  FOAM_WORDS,
+  type GlassSchedule,
+  laminated,
+  lighter,
+  scheduleWords,
+  USUAL_SCHEDULE,
+} from '@june-tide/core';
+import { Measure } from '../../../parts/Measure.tsx';
+import { edit, useShed } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+const CLOTH_OPTIONS = CLOTHS.map((value) => ({ value, label: CLOTH_WORDS[value] }));
+const grams = (mass: number) => `${Math.round(mass / 5) * 5} g`;
+const kilos = (mass: number) => `${mass.toFixed(2)} kg`;
+
+/** What goes on the foam: cloth, resin and finish; what to cut, what to mix, and what the board will weigh. */
+export function GlassBench() {
+  const { record, shape } = useBay();
+  const shelf = useShed((shed) => shed.shelf);
+  const blank = shelf.find(({ id }) => id === record.blankId);
+  const foam = blank?.foam ?? 'pu';
+  const stringer_mm = blank?.stringer_mm ?? 4;
+  const schedule = record.glass ?? USUAL_SCHEDULE;
+  const change = (what: string, next: GlassSchedule) => edit(record.id, what, (r) => ({ ...r, glass: next }));
+  const made = laminated(shape, foam, stringer_mm, schedule);
+  const wished = record.brief?.targetMass_kg;
+  const patch = (key: 'deckPatch' | 'tailPatch', label: string) => (
+    <label className="mini">
+      {label}
+      <Select<Cloth | 'none'>
+        aria-label={label}
+        size="small"
+        style={{ width: 130 }}
+        value={schedule[key] ?? 'none'}
+        options={[{ value: 'none', label: 'None' }, ...CLOTH_OPTIONS]}
+        onChange={(value) => {
+          const { [key]: _was, ...rest } = schedule;
+          change(label.toLowerCase(), value === 'none' ? rest : { ...rest, [key]: value });
+        }}
+      />
+    </label>
+  );
+  const layers = (side: 'deck' | 'bottom', label: string) => (
+    <div className="row-of-tools" style={{ marginTop: 4 }}>
+      <span style={{ width: 56 }}>{label}</span>
+      {schedule[side].map((cloth, i) => (
+        <Select<Cloth | 'off'>
+          key={i}
+          aria-label={`${label}, layer ${i + 1}`}
+          size="small"
+          style={{ width: 124 }}
+          value={cloth}
+          options={[
+            ...CLOTH_OPTIONS,
+            ...(schedule[side].length > 1 ? [{ value: 'off' as const, label: 'Leave it out' }] : []),
+          ]}
+          onChange={(value) =>
+            change(`${side} cloth`, {
+              ...schedule,
+              [side]: schedule[side].flatMap((old, k) => (k !== i ? [old] : value === 'off' ? [] : [value])),
+            })
+          }
+        />
+      ))}
+      {schedule[side].length < 3 && (
+        <Button
+          size="small"
+          aria-label={`One more layer on the ${side}`}
+          onClick={() => change(`${side} cloth`, { ...schedule, [side]: [...schedule[side], 'e4'] })}
+        >
+          +
+        </Button>
+      )}
+    </div>
+  );
+  return (
+    <div className="glass" role="group" aria-label="Glass and weight">
+      <div className="row-of-tools" style={{ marginTop: 0 }}>
+        <b className="serif" data-testid="schedule">
+          {scheduleWords(schedule)}
+        </b>
+        <Segmented
+          aria-label="Resin"
+          size="small"
+          value={schedule.resin}
+          options={[
+            { value: 'polyester', label: 'Polyester' },
+            { value: 'epoxy', label: 'Epoxy' },
+          ]}
+          onChange={(value) => change('resin', { ...schedule, resin: value === 'epoxy' ? 'epoxy' : 'polyester' })}
+        />
+        <Segmented
+          aria-label="Finish"
+          size="small"
+          value={schedule.finish}
+          options={[
+            { value: 'sanded', label: 'Sanded' },
+            { value: 'gloss', label: 'Gloss' },
+          ]}
+          onChange={(value) => change('finish', { ...schedule, finish: value === 'gloss' ? 'gloss' : 'sanded' })}
+        />
+        <span className="quiet">
+          on {FOAM_WORDS[foam]}
+          {blank ? `, ${blank.name}` : ', until a blank is taken'}
+        </span>
+      </div>
+      {layers('deck', 'Deck')}
+      {layers('bottom', 'Bottom')}
+      <div className="row-of-tools" style={{ marginTop: 4 }}>
+        {patch('deckPatch', 'Deck patch')}
+        {patch('tailPatch', 'Tail patch')}
+      </div>
+      {made.ok ? (
+        <>
+          <p className="sentence" data-testid="weight" style={{ margin: '8px 0' }}>
+            About <b>{kilos(made.laminate.mass_kg)}</b> finished, from {kilos(made.laminate.low_kg)} to{' '}
+            {kilos(made.laminate.high_kg)}:{' '}
+            {made.laminate.parts.map(({ name, mass_kg }) => `${name} ${kilos(mass_kg)}`).join(', ')}.
+            {wished !== undefined &&
+              (made.laminate.mass_kg > wished
+                ? ` ${kilos(made.laminate.mass_kg - wished)} over the ${kilos(wished)} wished.`
+                : ` ${kilos(wished - made.laminate.mass_kg)} under the ${kilos(wished)} wished.`)}
+          </p>
+          <Lighter foam={foam} stringer_mm={stringer_mm} schedule={schedule} />
+          <table className="marks" aria-label="Cloth to cut">
+            <thead>
+              <tr>
+                <th scope="col">Cloth</th>
+                <th scope="col">For</th>
+                <th scope="col" className="num">
+                  Cut
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {made.laminate.cuts.map((cut, i) => (
+                <tr key={i}>
+                  <th scope="row">{CLOTH_WORDS[cut.cloth]}</th>
+                  <td>{cut.for}</td>
+                  <td className="num">
+                    <Measure mm={cut.length_mm} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <table className="marks" aria-label="Resin to mix">
+            <thead>
+              <tr>
+                <th scope="col">Batch</th>
+                <th scope="col" className="num">
+                  Resin
+                </th>
+                <th scope="col" className="num">
+                  Hardener
+                </th>
+                <th scope="col" className="num">
+                  Together
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {made.laminate.batches.map((batch) => (
+                <tr key={batch.name}>
+                  <th scope="row">{batch.name.replace(/^./, (c) => c.toUpperCase())}</th>
+                  <td className="num">{grams(batch.resin_g)}</td>
+                  <td className="num">
+                    {batch.hardener_g < 40 ? `${Math.round(batch.hardener_g)} g` : grams(batch.hardener_g)}
+                  </td>
+                  <td className="num">{Math.round(batch.mix_ml / 10) * 10} ml</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="quiet">{made.laminate.batches[0].ratio}. Pot life and temperature: the data sheet.</p>
+        </>
+      ) : (
+        <p role="alert" className="trouble">
+          Not so: {made.reason}.
+        </p>
+      )}
+      <p className="caution">
+        Polyester: styrene and a peroxide catalyst; air, gloves, eyes. Epoxy sensitises skin: gloves, no bare hand on
+        it. Acetone burns. Data sheets and local rules come first.
+      </p>
+    </div>
+  );
+}
+
+function Lighter({
+  foam,
+  stringer_mm,
+  schedule,
+}: {
+  foam: Parameters<typeof lighter>[1];
+  stringer_mm: number;
+  schedule: GlassSchedule;
+}) {
+  const { shape } = useBay();
+  const found = lighter(shape, foam, stringer_mm, schedule);
+  if (found.length === 0) return null;
+  return (
+    <p className="quiet" style={{ margin: '0 0 6px' }}>
+      Lighter: {found.map(({ words, saves_kg }) => `${words}, ${kilos(saves_kg)}`).join('; ')}.
+    </p>
+  );
+}

@@ -1,0 +1,80 @@
+// From the design to foam and glass.
+import { choose, expect, saved, startBoard, step, taken, test, type } from './shed.ts';
+
+test('a blank is found for the board, taken, and planed by a plan that ends at the design', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await page.getByText('Blank', { exact: true }).click();
+  const bench = page.getByRole('group', { name: 'Blank' });
+  await expect(bench).toContainText(/\d+ of 30 blanks hold it/, { timeout: 15_000 });
+  await bench
+    .getByRole('button', { name: /^Take .*, PU$/ })
+    .first()
+    .click();
+  await expect(bench.getByRole('button', { name: /^Take .*, PU$/ }).first()).toHaveAttribute('aria-pressed', 'true');
+  await expect(bench.getByRole('img', { name: /from the side with the board in it/ })).toBeVisible();
+  const last = bench.getByRole('table', { name: 'Planing plan' }).getByRole('row').last();
+  // The last pass leaves the design: 1 5/8 at tail 12 and 1 9/16 at nose 12, as the model has them.
+  await expect(last).toContainText('deck');
+  await expect(last.getByRole('cell').first()).toContainText('1 5/8');
+  await expect(last.getByRole('cell').last()).toContainText('1 9/16');
+  await saved(page);
+  await page.reload();
+  await page.getByText('Blank', { exact: true }).click();
+  await expect(bench.getByRole('table', { name: 'Planing plan' })).toBeVisible({ timeout: 15_000 });
+
+  // Twice as thick, no blank holds it, and it says where and by how much.
+  await step(page, 'Foil');
+  await type(page, 'Thickest thick', '5');
+  await step(page, 'Make');
+  await page.getByText('Blank', { exact: true }).click();
+  await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 15_000 });
+  await expect(bench).toContainText(/too thin .* from the tail by/);
+});
+
+test('the shelf goes out as CSV and comes back, and a bad one is refused by its row', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await page.getByText('Blank', { exact: true }).click();
+  const bench = page.getByRole('group', { name: 'Blank' });
+  const csv = await taken(page, () => page.getByRole('button', { name: 'Shelf as CSV' }).click());
+  const lines = csv.bytes.toString('utf8').split('\r\n');
+  expect(lines).toHaveLength(32);
+  const upload = (text: string) =>
+    page.getByLabel('Shelf file').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await upload([lines[0], lines[1].replace(/,(pu|eps[^,]*),/, ',straw,')].join('\r\n'));
+  await expect(page.getByText(/mine\.csv: row 2, foam/)).toBeVisible();
+  await upload([lines[0], lines[5], lines[6]].join('\r\n'));
+  await expect(bench).toContainText(/of 2 blanks hold it/, { timeout: 15_000 });
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(bench).toContainText(/of 30 blanks hold it/, { timeout: 15_000 });
+});
+
+test('a glass schedule says what to cut, what to mix and what it will weigh; polyester on EPS is refused', async ({
+  page,
+}) => {
+  await startBoard(page, 'Tin Roof');
+  await step(page, 'Make');
+  await page.getByText('Glass and weight', { exact: true }).click();
+  const weight = async () =>
+    Number.parseFloat(/About ([\d.]+) kg/.exec(await page.getByTestId('weight').innerText())?.[1] ?? 'NaN');
+  await expect(page.getByTestId('schedule')).toHaveText('4+4/4 oz');
+  const light = await weight();
+  // A 5'11 of some 27 litres in PU at 4+4/4: common practice, no source.
+  expect(light).toBeGreaterThan(2.3);
+  expect(light).toBeLessThan(3.2);
+  await choose(page, 'Deck, layer 1', '6 oz E-glass');
+  await choose(page, 'Bottom, layer 1', '6 oz E-glass');
+  await expect(page.getByTestId('schedule')).toHaveText('6+4/6 oz');
+  await expect.poll(weight).toBeGreaterThan(light);
+  await expect(page.getByRole('table', { name: 'Resin to mix' })).toContainText('Laminate');
+  await page.getByText('Blank', { exact: true }).click();
+  await page
+    .getByRole('button', { name: /^Take .*, EPS/ })
+    .first()
+    .click({ timeout: 20_000 });
+  await page.getByText('Glass and weight', { exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('polyester dissolves EPS');
+  await page.getByText('Epoxy', { exact: true }).click();
+  await expect(page.getByTestId('weight')).toContainText('finished');
+});
