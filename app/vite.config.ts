@@ -13,7 +13,6 @@ export default defineConfig({
       output: {
         manualChunks(id) {
           if (/node_modules\/(react|react-dom|react-router|scheduler)\//.test(id)) return 'react';
-          if (/node_modules\/(antd|@ant-design|@rc-component|rc-)/.test(id)) return 'antd';
           return undefined;
         },
       },

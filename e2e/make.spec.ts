@@ -46,7 +46,7 @@ test('the shelf goes out as CSV and comes back, and a bad one is refused by its 
   await expect(page.getByText(/mine\.csv: row 2, foam/)).toBeVisible();
   await upload([lines[0], lines[5], lines[6]].join('\r\n'));
   await expect(bench).toContainText(/of 2 blanks hold it/, { timeout: 15_000 });
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(bench).toContainText(/of 30 blanks hold it/, { timeout: 15_000 });
 });
 

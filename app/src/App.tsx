@@ -1,12 +1,20 @@
 import { Button, ConfigProvider, Result, Spin } from 'antd';
-import { useLayoutEffect } from 'react';
+import { lazy, Suspense, useLayoutEffect } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
-import { Bay } from './screens/bay/Bay.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
-import { Settings } from './screens/settings/Settings.tsx';
-import { Start } from './screens/start/Start.tsx';
 import { useShed } from './store/shed.ts';
 import { antdTheme } from './theme/antd.ts';
+
+/** The rack comes first; the rest when it is gone to. */
+const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) => ({ default: screen })));
+const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: screen }) => ({ default: screen })));
+const Settings = lazy(() =>
+  import('./screens/settings/Settings.tsx').then(({ Settings: screen }) => ({ default: screen })),
+);
+
+function Opening() {
+  return <Spin size="large" style={{ margin: '40vh auto', display: 'block' }} aria-label="Opening the shed" />;
+}
 
 export function App() {
   const status = useShed((shed) => shed.status);
@@ -18,9 +26,7 @@ export function App() {
   }, [light]);
   return (
     <ConfigProvider theme={antdTheme(light)} wave={{ disabled: true }}>
-      {status === 'loading' && (
-        <Spin size="large" style={{ margin: '40vh auto', display: 'block' }} aria-label="Opening the shed" />
-      )}
+      {status === 'loading' && <Opening />}
       {status === 'failed' && (
         <Result
           status="warning"
@@ -35,17 +41,19 @@ export function App() {
       )}
       {status === 'ready' && (
         <BrowserRouter>
-          <Routes>
-            <Route path="/" element={<Rack />} />
-            <Route path="/start" element={<Start />} />
-            <Route path="/settings" element={<Settings />} />
-            <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
-            <Route path="/bay/:id/:step" element={<Bay />} />
-            <Route
-              path="*"
-              element={<Result title="There is nothing at this address" extra={<Link to="/">Go to the rack</Link>} />}
-            />
-          </Routes>
+          <Suspense fallback={<Opening />}>
+            <Routes>
+              <Route path="/" element={<Rack />} />
+              <Route path="/start" element={<Start />} />
+              <Route path="/settings" element={<Settings />} />
+              <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
+              <Route path="/bay/:id/:step" element={<Bay />} />
+              <Route
+                path="*"
+                element={<Result title="There is nothing at this address" extra={<Link to="/">Go to the rack</Link>} />}
+              />
+            </Routes>
+          </Suspense>
         </BrowserRouter>
       )}
     </ConfigProvider>

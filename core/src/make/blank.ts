@@ -74,7 +74,17 @@ export function blankLines(blank: Blank): BlankLines {
     blank.noseWidth12_mm / 2,
     0.2 * blank.noseWidth12_mm,
   );
-  const bottom = along(blank.tailLift_mm, blank.tailLift12_mm, 0, blank.noseLift12_mm, blank.noseLift_mm);
+  // Beyond its tips the rocker is thought on, so that the blend keeps its slope to the very ends.
+  const beyond = (tip: number, at12: number) => 2.2 * tip - 1.2 * at12;
+  const bottom = blendThrough([
+    { x_mm: -TWELVE, value: beyond(blank.tailLift_mm, blank.tailLift12_mm) },
+    { x_mm: 0, value: blank.tailLift_mm },
+    { x_mm: TWELVE, value: blank.tailLift12_mm },
+    { x_mm: L / 2, value: 0 },
+    { x_mm: L - TWELVE, value: blank.noseLift12_mm },
+    { x_mm: L, value: blank.noseLift_mm },
+    { x_mm: L + TWELVE, value: beyond(blank.noseLift_mm, blank.noseLift12_mm) },
+  ]);
   const thick = along(
     blank.tailTip_mm,
     blank.tailThickness12_mm,

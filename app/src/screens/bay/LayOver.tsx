@@ -50,7 +50,13 @@ export function LayOver() {
           options={[
             {
               label: 'This board',
-              options: [{ value: AS_OPENED, label: 'As it was when opened' }, ...earlierOptions(steps)],
+              options: [
+                ...(over?.choice.earlier && !over.choice.id.startsWith(BEFORE)
+                  ? [{ value: over.choice.id, label: `With ${over.name}` }]
+                  : []),
+                { value: AS_OPENED, label: 'As it was when opened' },
+                ...earlierOptions(steps),
+              ],
             },
             {
               label: 'Other boards',

@@ -59,9 +59,10 @@ export function WingsOnPlan({ scale }: { scale: PlankScale }) {
         <path d={`M${x} ${scale.centre - half - 4}l-6 -11h12z`} fill="var(--coral)" stroke="var(--on-board)" />
         <DrawnMeasure
           mm={wing.fromTail_mm}
-          x={x + 10}
+          x={x - 10}
           y={scale.centre - half - 8}
           size={16}
+          anchor="end"
           after={`wing ${i + 1}, from tail`}
         />
       </g>

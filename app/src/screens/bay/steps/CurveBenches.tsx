@@ -73,7 +73,6 @@ export function OutlineBench() {
           value={tail.kind}
           onPick={(kind) => editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => withTail(b, kind))}
         />
-        <OutlineMore />
       </div>
       <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />
       {record.outlineLocked && (
@@ -81,7 +80,7 @@ export function OutlineBench() {
           The outline is locked: every mark is as settled. Let it go to change one.
         </p>
       )}
-      <WingsTable />
+      <WingsTable tools={<OutlineMore />} />
       <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
     </section>
   );

@@ -1,4 +1,5 @@
 import { Button, InputNumber } from 'antd';
+import type { ReactNode } from 'react';
 import { CloseOutlined } from '@ant-design/icons';
 import { MOST_WINGS, type Wing, withNewWing, withoutWing, withWing } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
@@ -6,7 +7,7 @@ import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 /** Wings on the rail, from the front: where, how deep, over what length, how far the edge is raised. */
-export function WingsTable() {
+export function WingsTable({ tools }: { tools?: ReactNode }) {
   const { record, moveHook } = useBay();
   const { wings } = record.board.outline;
   const set = (index: number, what: string, change: Partial<Wing>, nudge: boolean) =>
@@ -97,11 +98,14 @@ export function WingsTable() {
           </tbody>
         </table>
       )}
-      {wings.length < MOST_WINGS && (
-        <Button size="small" style={{ marginTop: 6 }} onClick={() => editBoard(record.id, 'new wing', withNewWing)}>
-          {wings.length === 0 ? 'Add a wing' : 'Add another wing'}
-        </Button>
-      )}
+      <div className="row-of-tools" style={{ marginTop: 6 }}>
+        {wings.length < MOST_WINGS && (
+          <Button size="small" onClick={() => editBoard(record.id, 'new wing', withNewWing)}>
+            {wings.length === 0 ? 'Add a wing' : 'Add another wing'}
+          </Button>
+        )}
+        {tools}
+      </div>
     </div>
   );
 }
