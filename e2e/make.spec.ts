@@ -1,4 +1,5 @@
 // From the design to foam and glass.
+import { readPdf } from '../core/src/testing/pdf.ts';
 import { choose, expect, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('a blank is found for the board, taken, and planed by a plan that ends at the design', async ({ page }) => {
@@ -77,4 +78,37 @@ test('a glass schedule says what to cut, what to mix and what it will weigh; pol
   await expect(page.getByRole('alert')).toContainText('polyester dissolves EPS');
   await page.getByText('Epoxy', { exact: true }).click();
   await expect(page.getByTestId('weight')).toContainText('finished');
+});
+
+test('rail gauges go on a chosen paper, and a printer that is out is corrected', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await page.getByText('A3', { exact: true }).click();
+  await choose(page, 'Another template', 'Rail gauges');
+  const pdf = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)' }).click());
+  expect(pdf.name).toMatch(/railGauges\.pdf$/);
+  const pages = await readPdf(pdf.bytes);
+  expect([pages[0].width_mm, pages[0].height_mm].map(Math.round)).toEqual([297, 420]);
+  const side = (found: typeof pages) =>
+    found[0].paths
+      .filter((path) => path.closed && path.points.length === 4)
+      .map((path) => path.points[1].x_mm - path.points[0].x_mm)
+      .find((width) => Math.abs(width - 100) < 4);
+  expect(side(pages)).toBeCloseTo(100, 1);
+  const across = page.getByLabel('Across the sheet');
+  await across.fill('99');
+  await across.press('Enter');
+  await expect(page.getByRole('group', { name: 'Printer correction' })).toContainText('prints are corrected by it');
+  const again = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)' }).click());
+  expect(side(await readPdf(again.bytes))).toBeCloseTo(100 / 0.99, 1);
+  const dxf = await taken(page, () => page.getByRole('button', { name: 'DXF', exact: true }).click());
+  expect(dxf.bytes.toString('utf8')).toContain('gauges');
+  // On a roll the half outline is one long page.
+  await page.getByText('Roll', { exact: true }).click();
+  await type(page, 'Width of the roll', '24');
+  const roll = await readPdf(
+    (await taken(page, () => page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click())).bytes,
+  );
+  expect(roll).toHaveLength(2);
+  expect(roll[1].height_mm).toBeCloseTo(609.6, 1);
 });

@@ -14,7 +14,11 @@ export interface Settings {
   lengthStyle: 'in8' | 'in16' | 'in32' | 'decimal' | 'cm' | 'mm';
   massUnit: 'kg' | 'lb';
   light: 'day' | 'night';
-  paper: 'A4' | 'Letter';
+  paper: 'A4' | 'Letter' | 'A3' | 'Tabloid' | 'roll';
+  /** Width of the roll, where paper comes from one. */
+  roll_mm: number;
+  /** What the check square measured on this printer. */
+  printer: { across_mm: number; along_mm: number };
   /** How a length is said: straight from tip to tip, or by a tape along the bottom. */
   lengthAlong: 'straight' | 'bottom';
   /** How rocker is read. */
@@ -28,6 +32,8 @@ export const USUAL_SETTINGS: Settings = {
   massUnit: 'kg',
   light: 'day',
   paper: 'A4',
+  roll_mm: 610,
+  printer: { across_mm: 100, along_mm: 100 },
   lengthAlong: 'straight',
   reading: 'flat',
   schools: USUAL_SCHOOLS,

@@ -17,7 +17,8 @@ import {
 import { meshStations } from '../solid/stations.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
-import type { Drawing, DrawnLine, DrawnText } from './drawing.ts';
+import { type Drawing, type DrawnLine, type DrawnText, framed } from './drawing.ts';
+import { bottomGaugesDrawing, railGaugesDrawing, rockerSticksDrawing } from './makeDrawings.ts';
 
 interface PlanPoint {
   x_mm: number;
@@ -30,29 +31,11 @@ export const DRAWINGS = {
   rocker: { words: 'rocker: bottom, deck and rail lines', draw: rockerDrawing },
   sections: { words: 'cross-sections', draw: sectionsDrawing },
   fins: { words: 'fin layout', draw: finLayoutDrawing },
+  sticks: { words: 'rocker sticks: bottom and deck', draw: rockerSticksDrawing },
+  railGauges: { words: 'rail gauges', draw: railGaugesDrawing },
+  bottomGauges: { words: 'bottom gauges', draw: bottomGaugesDrawing },
 } as const;
 export type DrawingName = keyof typeof DRAWINGS;
-
-/** Moves everything so that the lower left of all lines is at 0, 0, and measures the sheet. */
-function framed(title: string, lines: readonly DrawnLine[], texts: readonly DrawnText[]): Drawing {
-  let [left, low, right, high] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const { points } of lines) {
-    for (const p of points) {
-      left = Math.min(left, p.x_mm);
-      right = Math.max(right, p.x_mm);
-      low = Math.min(low, p.y_mm);
-      high = Math.max(high, p.y_mm);
-    }
-  }
-  const moved = <P extends PlanPoint>(p: P): P => ({ ...p, x_mm: p.x_mm - left, y_mm: p.y_mm - low });
-  return {
-    title,
-    width_mm: right - left,
-    height_mm: high - low,
-    lines: lines.map((line) => ({ ...line, points: line.points.map(moved) })),
-    texts: texts.map(moved),
-  };
-}
 
 /** The whole outline, closed, tail at the left, with stringer, wide point and the usual stations. */
 export function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {

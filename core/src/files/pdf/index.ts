@@ -1,3 +1,3 @@
-export { templatePdf } from './templatePdf.ts';
+export { drawingPdf, type PrinterReading, templatePdf } from './templatePdf.ts';
 export { ticketPdf, type TicketExtras } from './ticketPdf.ts';
-export { OVERLAP_mm, type Paper, PAPERS, tilingOf } from './tiling.ts';
+export { LEAST_ROLL_mm, OVERLAP_mm, type Paper, PAPERS, type PrintedOn, tilingOf, tilingOn } from './tiling.ts';

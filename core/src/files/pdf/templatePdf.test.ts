@@ -4,9 +4,10 @@ import { modelNamed, models } from '../../models/models.ts';
 import { halfBreadthAt } from '../../outline/outline.ts';
 import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
 import { CHECK_SQUARE_mm, halfOutlineDrawing } from '../templateDrawing.ts';
-import { templatePdf } from './templatePdf.ts';
+import { DRAWINGS, type DrawingName } from '../boardDrawings.ts';
+import { drawingPdf, templatePdf } from './templatePdf.ts';
 import { ticketPdf } from './ticketPdf.ts';
-import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, tilingOf } from './tiling.ts';
+import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, tilingOf, tilingOn } from './tiling.ts';
 
 const style = { kind: 'fraction', denominator: 16 } as const;
 const shape = shapeOf(modelNamed('Slack Water')!);
@@ -35,7 +36,7 @@ function assembled(pages: PdfPageRead[], paper: Paper) {
   });
 }
 
-describe.each(['A4', 'Letter'] as const)('the template on %s', (paper) => {
+describe.each(['A4', 'Letter', 'A3', 'Tabloid'] as const)('the template on %s', (paper) => {
   it('has a page for the map and one for each sheet, in the paper’s size', async () => {
     const pages = await readPdf(await templatePdf(shape, paper, style));
     const drawing = halfOutlineDrawing(shape, style);
@@ -68,6 +69,70 @@ describe.each(['A4', 'Letter'] as const)('the template on %s', (paper) => {
     const xs = points.map((p) => p.x_mm);
     expect(Math.max(...xs)).toBeCloseTo(shape.board.length_mm, 1);
     expect(Math.min(...xs)).toBeCloseTo(0, 1);
+  });
+});
+
+describe('on a roll', () => {
+  it('lies along it in one piece at true scale, in the roll’s width', async () => {
+    const pages = await readPdf(await templatePdf(shape, { roll_mm: 610 }, style));
+    expect(pages).toHaveLength(2);
+    expect(pages[1].height_mm).toBeCloseTo(610, 2);
+    expect(pages[1].width_mm).toBeCloseTo(shape.board.length_mm + 2 * PAGE_MARGIN_mm, 1);
+    const outline = pages[1].paths.filter((path) => path.points.length > 50).flatMap((path) => path.points);
+    for (const p of outline) {
+      const x = Math.min(Math.max(p.x_mm - PAGE_MARGIN_mm, 0), shape.board.length_mm);
+      if (x > 0.05) expect(Math.abs(p.y_mm - PAGE_MARGIN_mm - halfBreadthAt(shape.outline, x))).toBeLessThan(0.1);
+    }
+  });
+
+  it('is cut in strips where the roll is narrower than the drawing, and refused when it is no roll', async () => {
+    const sections = DRAWINGS.sections.draw(shape, style);
+    const { rows } = tilingOn(sections.width_mm, sections.height_mm, { roll_mm: 300 });
+    expect(rows).toBeGreaterThan(1);
+    await expect(templatePdf(shape, { roll_mm: 100 }, style)).rejects.toThrow(/roll_mm/);
+  });
+});
+
+describe('a printer that is out', () => {
+  it('is corrected both ways: what it prints of the square and the outline is true', async () => {
+    // It prints 100 mm as 98.5 across and 101 along.
+    const reading = { across_mm: 98.5, along_mm: 101 };
+    const [first, ...sheets] = await readPdf(await templatePdf(shape, 'A4', style, reading));
+    const square = first.paths.find(
+      (path) =>
+        path.closed &&
+        path.points.length === 4 &&
+        Math.abs(path.points[1].x_mm - path.points[0].x_mm - 100 / 0.985) < 0.1,
+    );
+    expect(square).toBeDefined();
+    const [a, b, c] = square!.points;
+    expect((b.x_mm - a.x_mm) * 0.985).toBeCloseTo(CHECK_SQUARE_mm, 1);
+    expect((c.y_mm - b.y_mm) * 1.01).toBeCloseTo(CHECK_SQUARE_mm, 1);
+    const plain = await readPdf(await templatePdf(shape, 'A4', style));
+    expect(sheets.length).toBeGreaterThanOrEqual(plain.length - 1);
+    // The length of the outline over all sheets, as this printer puts it on paper.
+    const turned = sheets[0].width_mm > sheets[0].height_mm;
+    const [kx, window] = [turned ? 1.01 : 0.985, sheets[0].width_mm - 2 * PAGE_MARGIN_mm];
+    const columns = Math.ceil((shape.board.length_mm / kx - OVERLAP_mm) / (window - OVERLAP_mm));
+    const last = sheets[columns - 1].paths.filter((path) => path.points.length > 50).flatMap((path) => path.points);
+    const end = Math.max(...last.map((p) => p.x_mm)) - PAGE_MARGIN_mm + (columns - 1) * (window - OVERLAP_mm);
+    expect(end * kx).toBeCloseTo(shape.board.length_mm, 0);
+  });
+
+  it('is not corrected for more than 8 %: that is a page fitted to the paper', async () => {
+    await expect(templatePdf(shape, 'A4', style, { across_mm: 90, along_mm: 100 })).rejects.toThrow(/check square/);
+  });
+});
+
+describe('every drawing', () => {
+  it.each(Object.keys(DRAWINGS) as DrawingName[])('%s goes on sheets at full size', async (name) => {
+    const drawing = DRAWINGS[name].draw(shape, style);
+    const pages = await readPdf(
+      await drawingPdf(drawing, { name: 'Slack Water', line: DRAWINGS[name].words, hints: [] }, 'A4'),
+    );
+    const tiling = tilingOf(drawing.width_mm, drawing.height_mm, 'A4');
+    expect(pages).toHaveLength(1 + tiling.columns * tiling.rows);
+    expect(squareOf(pages[0], CHECK_SQUARE_mm)).toBeDefined();
   });
 });
 

@@ -4,15 +4,72 @@ import type { LengthStyle } from '../../units/format.ts';
 import type { Drawing } from '../drawing.ts';
 import { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';
 import { drawClipped, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
-import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, type Tiling, tilingOf } from './tiling.ts';
+import { firstPageOf, OVERLAP_mm, PAGE_MARGIN_mm, type PrintedOn, type Tiling, tilingOn } from './tiling.ts';
+
+/** What this printer makes of 100 mm, as measured on the check square: across the sheet and along it. */
+export interface PrinterReading {
+  across_mm: number;
+  along_mm: number;
+}
+
+/** A printer out by more than this is set to fit the page: that is mended there, not here. */
+const MOST_OFF = 0.08;
+
+interface Heading {
+  name: string;
+  line: string;
+  /** How it is laid together and used, a line each. */
+  hints: readonly string[];
+}
 
 /**
  * The half outline at full size, tiled: a first page with the map of sheets and a check square, then the sheets, tail
  * to nose. Made the same from the same board: no dates inside.
  */
-export async function templatePdf(shape: Shape, paper: Paper, style: LengthStyle): Promise<Uint8Array> {
-  const drawing = halfOutlineDrawing(shape, style);
-  const tiling = tilingOf(drawing.width_mm, drawing.height_mm, paper);
+export function templatePdf(
+  shape: Shape,
+  on: PrintedOn,
+  style: LengthStyle,
+  reading?: PrinterReading,
+): Promise<Uint8Array> {
+  return drawingPdf(
+    halfOutlineDrawing(shape, style),
+    {
+      name: shape.board.name,
+      line: `${sizeLine(shape, style)}, half outline, full size`,
+      hints: [
+        `Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`,
+        'Cut outside the line, sand to it, then turn the template over for the other side.',
+      ],
+    },
+    on,
+    reading,
+  );
+}
+
+/**
+ * Any drawing at full size, tiled on sheets or along a roll. With what the check square measured the drawing is scaled both
+ * ways so that this printer prints it true, the square with it.
+ * @throws RangeError for a reading more than 8 % off, or a roll too narrow.
+ */
+export async function drawingPdf(
+  drawn: Drawing,
+  heading: Heading,
+  on: PrintedOn,
+  reading: PrinterReading = { across_mm: CHECK_SQUARE_mm, along_mm: CHECK_SQUARE_mm },
+): Promise<Uint8Array> {
+  const across = CHECK_SQUARE_mm / reading.across_mm;
+  const along = CHECK_SQUARE_mm / reading.along_mm;
+  if (!(Math.abs(across - 1) <= MOST_OFF && Math.abs(along - 1) <= MOST_OFF)) {
+    throw new RangeError(
+      `drawingPdf: the check square must measure within 8 % of ${CHECK_SQUARE_mm} mm, got ${reading.across_mm} by ${reading.along_mm}`,
+    );
+  }
+  // The turn of the sheets hangs on the drawing's size, which the correction changes by next to nothing: once is enough.
+  const { page_mm } = tilingOn(drawn.width_mm, drawn.height_mm, on);
+  const turned = typeof on !== 'string' || page_mm.width > page_mm.height;
+  const drawing = turned ? scaled(drawn, along, across) : scaled(drawn, across, along);
+  const tiling = tilingOn(drawing.width_mm, drawing.height_mm, on);
   const document = await PDFDocument.create();
   document.setTitle(drawing.title);
   document.setCreator('June Tide');
@@ -22,16 +79,31 @@ export async function templatePdf(shape: Shape, paper: Paper, style: LengthStyle
   const font = await document.embedFont(StandardFonts.Helvetica);
   const sheets = tiling.columns * tiling.rows;
 
-  const first = document.addPage(pageSize(PAPERS[paper].width_mm, PAPERS[paper].height_mm));
-  drawFirstPage(first, font, shape, drawing, tiling, paper, style);
+  const size = firstPageOf(on);
+  const first = document.addPage(pageSize(size.width_mm, size.height_mm));
+  const square = typeof on === 'string' ? { width: across, height: along } : { width: along, height: across };
+  drawFirstPage(first, font, heading, drawing, tiling, size, square);
   for (let row = 0; row < tiling.rows; row++) {
     for (let column = 0; column < tiling.columns; column++) {
       const page = document.addPage(pageSize(tiling.page_mm.width, tiling.page_mm.height));
       const number = row * tiling.columns + column + 1;
-      drawSheet(page, font, drawing, tiling, { row, column }, `${shape.board.name}, sheet ${number} of ${sheets}`);
+      drawSheet(page, font, drawing, tiling, { row, column }, `${heading.name}, sheet ${number} of ${sheets}`);
     }
   }
   return document.save();
+}
+
+/** The drawing stretched both ways; the same one when there is nothing to stretch. */
+function scaled(drawing: Drawing, kx: number, ky: number): Drawing {
+  if (kx === 1 && ky === 1) return drawing;
+  const at = <P extends { x_mm: number; y_mm: number }>(p: P): P => ({ ...p, x_mm: p.x_mm * kx, y_mm: p.y_mm * ky });
+  return {
+    ...drawing,
+    width_mm: drawing.width_mm * kx,
+    height_mm: drawing.height_mm * ky,
+    lines: drawing.lines.map((line) => ({ ...line, points: line.points.map(at) })),
+    texts: drawing.texts.map(at),
+  };
 }
 
 function pageSize(width_mm: number, height_mm: number): [number, number] {
@@ -48,39 +120,30 @@ function windowOrigin(tiling: Tiling, row: number, column: number): { x_mm: numb
 function drawFirstPage(
   page: PDFPage,
   font: PDFFont,
-  shape: Shape,
+  heading: Heading,
   drawing: Drawing,
   tiling: Tiling,
-  paper: Paper,
-  style: LengthStyle,
+  { width_mm, height_mm, words }: ReturnType<typeof firstPageOf>,
+  stretch: { width: number; height: number },
 ): void {
-  const { width_mm, height_mm } = PAPERS[paper];
   const left = 18;
   let y = height_mm - 26;
   const say = (text: string, size_mm: number, gap: number) => {
     writeText(page, font, text, { x_mm: left, y_mm: y, size_mm });
     y -= gap;
   };
-  say(shape.board.name, 9, 9);
-  say(`${sizeLine(shape, style)}, half outline, full size`, 5, 12);
-  say(
-    `${tiling.columns * tiling.rows} sheets of ${PAPERS[paper].words}. Print at 100 %, no fitting to the page.`,
-    3.8,
-    6,
-  );
+  say(heading.name, 9, 9);
+  say(heading.line, 5, 12);
+  say(`${tiling.columns * tiling.rows} sheets of ${words}. Print at 100 %, no fitting to the page.`, 3.8, 6);
   say(`First measure the square below: it must be ${CHECK_SQUARE_mm} mm both ways.`, 3.8, 6);
-  say(
-    `Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`,
-    3.8,
-    6,
-  );
-  say('Cut outside the line, sand to it, then turn the template over for the other side.', 3.8, 14);
+  for (const hint of heading.hints) say(hint, 3.8, 6);
+  y -= 8;
 
   const scale = Math.min((width_mm - 2 * left) / drawing.width_mm, 40 / drawing.height_mm);
   const mapY = y - drawing.height_mm * scale;
   const small = (p: { x_mm: number; y_mm: number }) => ({ x_mm: left + p.x_mm * scale, y_mm: mapY + p.y_mm * scale });
   for (const line of drawing.lines) {
-    if (line.layer === 'outline' || line.layer === 'stringer') strokeLine(page, line.points.map(small), 0.25);
+    if (line.layer !== 'stations' && !line.dashed) strokeLine(page, line.points.map(small), 0.25, line);
   }
   for (let row = 0; row < tiling.rows; row++) {
     for (let column = 0; column < tiling.columns; column++) {
@@ -106,11 +169,12 @@ function drawFirstPage(
 
   const side = CHECK_SQUARE_mm;
   const squareY = Math.max(24, mapY - side - 22);
+  const [wide, high] = [side * stretch.width, side * stretch.height];
   const square = [
     { x_mm: left, y_mm: squareY },
-    { x_mm: left + side, y_mm: squareY },
-    { x_mm: left + side, y_mm: squareY + side },
-    { x_mm: left, y_mm: squareY + side },
+    { x_mm: left + wide, y_mm: squareY },
+    { x_mm: left + wide, y_mm: squareY + high },
+    { x_mm: left, y_mm: squareY + high },
   ];
   strokeLine(page, square, 0.3, { closed: true });
   writeText(page, font, `Check square: ${side} mm each way`, { x_mm: left + 4, y_mm: squareY + side / 2, size_mm: 4 });

@@ -1,9 +1,18 @@
-/** Sheets of paper we tile on, portrait, mm. A4 by ISO 216; US Letter 8 1/2 x 11 in by ANSI/ASME Y14.1. */
+/** Sheets of paper we tile on, portrait, mm. A4 and A3 by ISO 216; US Letter 8 1/2 x 11 and Tabloid 11 x 17 in by ANSI/ASME Y14.1. */
 export const PAPERS = {
   A4: { width_mm: 210, height_mm: 297, words: 'A4' },
   Letter: { width_mm: 215.9, height_mm: 279.4, words: 'US Letter' },
+  A3: { width_mm: 297, height_mm: 420, words: 'A3' },
+  Tabloid: { width_mm: 279.4, height_mm: 431.8, words: 'Tabloid' },
 } as const;
 export type Paper = keyof typeof PAPERS;
+
+/** What is printed on: sheets, or a roll so wide, cut off where the drawing ends. */
+export type PrintedOn = Paper | { roll_mm: number };
+
+export const LEAST_ROLL_mm = 250;
+/** The first page on a roll is so long. */
+const ROLL_FIRST_mm = 320;
 
 export const PAGE_MARGIN_mm = 12;
 /** Neighbouring sheets share so much. */
@@ -16,6 +25,28 @@ export interface Tiling {
   window_mm: { width: number; height: number };
   columns: number;
   rows: number;
+}
+
+/** The first page: the sheet upright, or a piece of the roll. */
+export function firstPageOf(on: PrintedOn): { width_mm: number; height_mm: number; words: string } {
+  if (typeof on === 'string') return PAPERS[on];
+  return { width_mm: ROLL_FIRST_mm, height_mm: on.roll_mm, words: `a roll ${Math.round(on.roll_mm)} mm wide` };
+}
+
+/**
+ * How a drawing is cut for what it is printed on. On a roll it lies along it in one piece, or in as many strips as its
+ * height needs.
+ * @throws RangeError for a roll narrower than 250 mm.
+ */
+export function tilingOn(width_mm: number, height_mm: number, on: PrintedOn): Tiling {
+  if (typeof on === 'string') return tilingOf(width_mm, height_mm, on);
+  if (!(on.roll_mm >= LEAST_ROLL_mm)) {
+    throw new RangeError(`tilingOn: roll_mm must be at least ${LEAST_ROLL_mm}, got ${on.roll_mm}`);
+  }
+  const page = { width: width_mm + 2 * PAGE_MARGIN_mm, height: on.roll_mm };
+  const window = { width: width_mm, height: on.roll_mm - 2 * PAGE_MARGIN_mm - 8 };
+  const rows = Math.max(1, Math.ceil((height_mm - OVERLAP_mm) / (window.height - OVERLAP_mm)));
+  return { page_mm: page, window_mm: window, columns: 1, rows };
 }
 
 /** The turn of the paper that needs the fewer sheets. Sheets overlap by OVERLAP_mm both ways. */

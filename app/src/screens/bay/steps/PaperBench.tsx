@@ -1,7 +1,8 @@
-import { Button, message, Segmented } from 'antd';
+import { Button, InputNumber, message, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import {
   CHECK_SQUARE_mm,
+  type DrawingName,
   DRAWINGS,
   drawingToSvg,
   formatLitres,
@@ -9,12 +10,24 @@ import {
   withCheckSquare,
   writeBoardFile,
 } from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { useBay } from '../useBay.ts';
 
+const PAPERS = ['A4', 'Letter', 'A3', 'Tabloid', 'roll'] as const;
+type Paper = (typeof PAPERS)[number];
+const PAPER_WORDS: Readonly<Record<Paper, string>> = {
+  A4: 'A4',
+  Letter: 'US Letter',
+  A3: 'A3',
+  Tabloid: 'Tabloid',
+  roll: 'Roll',
+};
+/** What has no button of its own above. */
+const OTHERS: readonly DrawingName[] = ['railGauges', 'bottomGauges', 'sticks', 'outline', 'fins', 'sections'];
 const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
 const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
 const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } as const;
@@ -22,7 +35,9 @@ const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } a
 /** Paper to cut from, and files. Each is made here in the browser; nothing is sent anywhere. */
 export function PaperBench() {
   const { record, shape, rider, target } = useBay();
-  const paper = useShed((shed) => shed.settings.paper);
+  const { paper, roll_mm, printer } = useShed((shed) => shed.settings);
+  const printedOn = paper === 'roll' ? { roll_mm } : paper;
+  const [other, setOther] = useState<DrawingName>('railGauges');
   const style = useLengthStyle();
   const [busy, setBusy] = useState<string>();
   const [notice, holder] = message.useMessage();
@@ -58,17 +73,31 @@ export function PaperBench() {
       {holder}
       <div className="head">
         <span className="quiet">made here in the browser; nothing is sent anywhere</span>
-        <span className="right">
-          <Segmented
+        <span className="right row-of-tools" style={{ margin: 0 }}>
+          <Segmented<Paper>
             aria-label="Paper"
             size="small"
             value={paper}
-            options={[
-              { value: 'A4', label: 'A4' },
-              { value: 'Letter', label: 'US Letter' },
-            ]}
-            onChange={(value) => changeSettings({ paper: value === 'Letter' ? 'Letter' : 'A4' })}
+            options={PAPERS.map((value) => ({ value, label: PAPER_WORDS[value] }))}
+            onChange={(value) => changeSettings({ paper: value })}
           />
+          {paper === 'roll' && (
+            <LengthField
+              small
+              label="Width of the roll"
+              value_mm={roll_mm}
+              onChange={(next) => {
+                if (!(next >= 250 && next <= 2000)) {
+                  return {
+                    ok: false,
+                    issues: [{ code: 'roll', path: '', words: 'a roll is between 250 mm and 2 m wide' }],
+                  };
+                }
+                changeSettings({ roll_mm: next });
+                return { ok: true };
+              }}
+            />
+          )}
         </span>
       </div>
       <ul className="plain-list">
@@ -78,7 +107,7 @@ export function PaperBench() {
             'Half outline, full size (PDF)',
             async () => {
               const { templatePdf } = await import('@june-tide/core/pdf');
-              saveFile(await templatePdf(shape, paper, style), `${name}-template.pdf`, 'application/pdf');
+              saveFile(await templatePdf(shape, printedOn, style, printer), `${name}-template.pdf`, 'application/pdf');
             },
             true,
           )}
@@ -97,7 +126,11 @@ export function PaperBench() {
               ...(rider ? { riderName: rider.name } : {}),
               ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
             };
-            saveFile(await ticketPdf(shape, paper, style, extras), `${name}-ticket.pdf`, 'application/pdf');
+            saveFile(
+              await ticketPdf(shape, paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4', style, extras),
+              `${name}-ticket.pdf`,
+              'application/pdf',
+            );
           })}
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
@@ -124,7 +157,41 @@ export function PaperBench() {
             saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
           })}
         </li>
+        <li className="choices">
+          <Select<DrawingName>
+            aria-label="Another template"
+            style={{ width: 230 }}
+            value={other}
+            onChange={setOther}
+            options={OTHERS.map((value) => ({
+              value,
+              label: DRAWINGS[value].words.replace(/^./, (c) => c.toUpperCase()),
+            }))}
+          />
+          {button('template of it', 'Full size (PDF)', async () => {
+            const { drawingPdf } = await import('@june-tide/core/pdf');
+            const heading = {
+              name: `${board.name} ${record.number}`,
+              line: `${DRAWINGS[other].words}, full size`,
+              hints: ['Lay the sheets with the crosses on one another.'],
+            };
+            const bytes = await drawingPdf(DRAWINGS[other].draw(shape, style), heading, printedOn, printer);
+            saveFile(bytes, `${name}-${other}.pdf`, 'application/pdf');
+          })}
+          {button('drawing of it', 'SVG', () =>
+            saveFile(
+              drawingToSvg(withCheckSquare(DRAWINGS[other].draw(shape, style), CHECK_SQUARE_mm)),
+              `${name}-${other}.svg`,
+              'image/svg+xml',
+            ),
+          )}
+          {button('lines of it', 'DXF', async () => {
+            const { drawingToDxf } = await import('@june-tide/core/packages');
+            saveFile(drawingToDxf(DRAWINGS[other].draw(shape, style)), `${name}-${other}.dxf`, 'application/dxf');
+          })}
+        </li>
       </ul>
+      <PrinterReading />
       <p className="quiet" style={{ margin: '6px 0' }}>
         Print at 100 %, then measure the {CHECK_SQUARE_mm} mm square on the first page before you cut. The board file
         holds no rider; the ticket carries the first name.
@@ -133,6 +200,35 @@ export function PaperBench() {
         Foam dust and power planers hurt: mask and extraction on, eyes and ears covered, both hands on the planer.
         Resins and catalysts by their data sheets; local rules come first.
       </p>
+    </div>
+  );
+}
+
+/** What the check square measured on paper: the next print is corrected by it, both ways. */
+function PrinterReading() {
+  const { printer } = useShed((shed) => shed.settings);
+  const set = (side: 'across_mm' | 'along_mm') => (value: number | null) => {
+    if (typeof value === 'number') changeSettings({ printer: { ...printer, [side]: value } });
+  };
+  const off = printer.across_mm !== CHECK_SQUARE_mm || printer.along_mm !== CHECK_SQUARE_mm;
+  return (
+    <div className="row-of-tools" role="group" aria-label="Printer correction">
+      <span>The square measured</span>
+      {(['across_mm', 'along_mm'] as const).map((side) => (
+        <InputNumber
+          key={side}
+          size="small"
+          aria-label={side === 'across_mm' ? 'Across the sheet' : 'Along the sheet'}
+          min={93}
+          max={108}
+          step={0.1}
+          suffix="mm"
+          style={{ width: 96 }}
+          value={printer[side]}
+          onChange={set(side)}
+        />
+      ))}
+      <span className="quiet">across and along the sheet{off && ': prints are corrected by it'}</span>
     </div>
   );
 }

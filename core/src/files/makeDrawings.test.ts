@@ -1,0 +1,91 @@
+import { describe, expect, it } from '@jest/globals';
+import { sectionAt, shapeOf } from '../board/shape.ts';
+import { thicknessAt } from '../foil/foil.ts';
+import { modelNamed, models } from '../models/models.ts';
+import { sectionRing } from './boardDrawings.ts';
+import {
+  bottomGaugesDrawing,
+  GAUGE_REACH_mm,
+  railGaugesDrawing,
+  railProfile,
+  rockerSticksDrawing,
+} from './makeDrawings.ts';
+
+const style = { kind: 'mm' } as const;
+const shape = shapeOf(modelNamed('Slack Water')!);
+const points = (drawing: ReturnType<typeof railGaugesDrawing>, layer: string) =>
+  drawing.lines.filter((line) => line.layer === layer).map((line) => line.points);
+
+/** Distance from a point to a closed line of points. */
+function distanceTo(ring: readonly { x_mm: number; y_mm: number }[], p: { x_mm: number; y_mm: number }): number {
+  let least = Infinity;
+  ring.forEach((a, i) => {
+    const b = ring[(i + 1) % ring.length];
+    const [dx, dy] = [b.x_mm - a.x_mm, b.y_mm - a.y_mm];
+    const t = Math.max(0, Math.min(1, ((p.x_mm - a.x_mm) * dx + (p.y_mm - a.y_mm) * dy) / (dx * dx + dy * dy || 1)));
+    least = Math.min(least, Math.hypot(a.x_mm + t * dx - p.x_mm, a.y_mm + t * dy - p.y_mm));
+  });
+  return least;
+}
+
+describe('rail gauges', () => {
+  it.each(models().map((board) => [board.name, board] as const))(
+    '%s: the edge of each card is the section, within 0.01 mm',
+    (_name, board) => {
+      const own = shapeOf(board);
+      for (const x of [304.8, own.outline.wide_mm, board.length_mm - 304.8]) {
+        const section = sectionAt(own, x)!;
+        const ring = sectionRing(section, 400);
+        for (const p of railProfile(section, GAUGE_REACH_mm)) {
+          const at = { x_mm: p.x_mm + section.half_mm, y_mm: p.y_mm };
+          expect(distanceTo(ring, at)).toBeLessThan(0.01);
+        }
+      }
+    },
+  );
+
+  it('are one closed card a station, open toward the board', () => {
+    const cards = points(
+      railGaugesDrawing(shape, style, [
+        { from: 'tail', at_mm: 304.8 },
+        { from: 'nose', at_mm: 304.8 },
+      ]),
+      'gauges',
+    );
+    expect(cards).toHaveLength(2);
+    for (const card of cards) {
+      const xs = card.map((p) => p.x_mm);
+      expect(Math.max(...xs) - Math.min(...xs)).toBeLessThan(GAUGE_REACH_mm + 30);
+      expect(Math.min(...card.map((p) => p.y_mm))).toBeGreaterThanOrEqual(-1e-9);
+    }
+  });
+});
+
+describe('bottom gauges', () => {
+  it('rise by the concave from the edges to the stringer', () => {
+    const [card] = points(bottomGaugesDrawing(shape, style, [{ from: 'tail', at_mm: 16 * 25.4 }]), 'gauges');
+    const edge = card.slice(0, 121);
+    // 0.19 in of single concave 16 in from the tail, as the model has it.
+    expect(edge[60].y_mm - edge[0].y_mm).toBeCloseTo(0.19 * 25.4, 2);
+    expect(edge[0].y_mm).toBeCloseTo(edge[120].y_mm, 9);
+  });
+});
+
+describe('rocker sticks', () => {
+  it('have bottom and deck as their curved edges over the whole length', () => {
+    const drawing = rockerSticksDrawing(shape, style);
+    const [bottom] = points(drawing, 'bottom');
+    const [deck] = points(drawing, 'deck');
+    const L = shape.board.length_mm;
+    const low = bottom[0].y_mm - shape.rocker.line.valueAt(0);
+    const high = deck[0].y_mm - shape.rocker.line.valueAt(0) - thicknessAt(shape.foil, 0);
+    for (let k = 0; k <= 240; k += 20) {
+      const x = (L * k) / 240;
+      expect(bottom[k].y_mm - low).toBeCloseTo(shape.rocker.line.valueAt(x), 9);
+      expect(deck[k].y_mm - high).toBeCloseTo(shape.rocker.line.valueAt(x) + thicknessAt(shape.foil, x), 9);
+    }
+    expect(drawing.width_mm).toBeCloseTo(L, 9);
+    // The two sticks lie clear of each other.
+    expect(Math.min(...deck.map((p) => p.y_mm))).toBeGreaterThan(Math.max(...bottom.map((p) => p.y_mm)));
+  });
+});
