@@ -85,7 +85,7 @@ test('rail gauges go on a chosen paper, and a printer that is out is corrected',
   await step(page, 'Make');
   await page.getByText('A3', { exact: true }).click();
   await choose(page, 'Another template', 'Rail gauges');
-  const pdf = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)' }).click());
+  const pdf = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)', exact: true }).click());
   expect(pdf.name).toMatch(/railGauges\.pdf$/);
   const pages = await readPdf(pdf.bytes);
   expect([pages[0].width_mm, pages[0].height_mm].map(Math.round)).toEqual([297, 420]);
@@ -99,16 +99,16 @@ test('rail gauges go on a chosen paper, and a printer that is out is corrected',
   await across.fill('99');
   await across.press('Enter');
   await expect(page.getByRole('group', { name: 'Printer correction' })).toContainText('prints are corrected by it');
-  const again = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)' }).click());
+  const again = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)', exact: true }).click());
   expect(side(await readPdf(again.bytes))).toBeCloseTo(100 / 0.99, 1);
   const dxf = await taken(page, () => page.getByRole('button', { name: 'DXF', exact: true }).click());
   expect(dxf.bytes.toString('utf8')).toContain('gauges');
   // On a roll the half outline is one long page.
   await page.getByText('Roll', { exact: true }).click();
-  await type(page, 'Width of the roll', '24');
+  await type(page, 'Width of the roll', '30');
   const roll = await readPdf(
     (await taken(page, () => page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click())).bytes,
   );
   expect(roll).toHaveLength(2);
-  expect(roll[1].height_mm).toBeCloseTo(609.6, 1);
+  expect(roll[1].height_mm).toBeCloseTo(762, 1);
 });

@@ -25,7 +25,14 @@ mkdirSync(results, { recursive: true });
 const unitFile = join(results, 'unit.json');
 mustRun(
   process.execPath,
-  ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${unitFile}`],
+  [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    'node_modules/jest/bin/jest.js',
+    '--maxWorkers=100%',
+    '--json',
+    `--outputFile=${unitFile}`,
+  ],
   'A unit test',
 );
 const unit = JSON.parse(readFileSync(unitFile, 'utf8'));

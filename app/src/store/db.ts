@@ -32,7 +32,7 @@ export const USUAL_SETTINGS: Settings = {
   massUnit: 'kg',
   light: 'day',
   paper: 'A4',
-  roll_mm: 610,
+  roll_mm: 609.6,
   printer: { across_mm: 100, along_mm: 100 },
   lengthAlong: 'straight',
   reading: 'flat',
