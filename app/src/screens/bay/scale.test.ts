@@ -1,0 +1,49 @@
+import { describe, expect, it } from '@jest/globals';
+import { models } from '@june-tide/core';
+import { plankScale } from './scale.ts';
+import { STEPS } from './useBay.ts';
+
+const SIZES = [
+  [1124, 443],
+  [966, 411],
+  [1124, 300],
+  [1700, 700],
+] as const;
+
+describe('the plank', () => {
+  it('shows the whole of every model on every step, whatever the window', () => {
+    for (const { length_mm, outline, rocker, foil, name } of models()) {
+      const tallest_mm = Math.max(rocker.noseLift_mm + foil.noseTip_mm, foil.thickness_mm);
+      const extent = { length_mm, width_mm: outline.width_mm, tallest_mm };
+      for (const step of STEPS) {
+        for (const [width, height] of SIZES) {
+          const scale = plankScale(extent, step, width, height);
+          const half = (outline.width_mm / 2) * scale.k;
+          const seen = {
+            name,
+            step,
+            left: scale.x(0) >= 0,
+            right: scale.x(length_mm) <= width,
+            top: scale.centre - half >= 0,
+            plan: scale.half || scale.centre + half <= scale.tapeTop,
+            profile: scale.ground - tallest_mm * scale.k * scale.stretch >= scale.tapeTop,
+          };
+          expect(seen).toEqual({ name, step, left: true, right: true, top: true, plan: true, profile: true });
+        }
+      }
+    }
+  });
+
+  it('has one place for a station and one station for a place', () => {
+    const scale = plankScale({ length_mm: 1830, width_mm: 490, tallest_mm: 140 }, 'outline', 1124, 443);
+    for (const x of [0, 304.8, 915, 1830]) expect(scale.station(scale.x(x))).toBeCloseTo(x, 9);
+  });
+
+  it('draws heights taller only where the profile is the work, and says by how much in halves', () => {
+    const extent = { length_mm: 1830, width_mm: 490, tallest_mm: 140 };
+    expect(plankScale(extent, 'outline', 1124, 443).stretch).toBe(1);
+    const { stretch } = plankScale(extent, 'rocker', 1124, 443);
+    expect(stretch).toBeGreaterThan(1);
+    expect(2 * stretch).toBe(Math.round(2 * stretch));
+  });
+});

@@ -1,0 +1,99 @@
+import { describe, expect, it } from '@jest/globals';
+import { type BoardRecord, modelNamed, type Rider, USUAL_SCHOOLS } from '@june-tide/core';
+import { USUAL_SETTINGS } from './db.ts';
+import { caseFor, factsFor, lastBoardOf, lastRecord, sizesFor, wavesOf } from './derived.ts';
+
+const waves: Rider['waves'] = {
+  size: 'waistToHead',
+  power: 'medium',
+  steepness: 'medium',
+  chop: 'some',
+  rubber: 'thin',
+};
+const rider: Rider = {
+  id: 'maren',
+  name: 'Maren',
+  mass_kg: 76,
+  weights: [],
+  height_mm: 1780,
+  age: 34,
+  ability: 'advanced',
+  surfsAWeek: 3,
+  fitness: 'usual',
+  stance: 'back',
+  waves,
+  boards: [],
+};
+const record = (id: string, model: string, day: string, change: Partial<BoardRecord> = {}): BoardRecord => ({
+  id,
+  number: 1,
+  board: modelNamed(model)!,
+  riderId: 'maren',
+  rides: [],
+  createdAt: `2026-${day}T09:00:00.000Z`,
+  updatedAt: `2026-${day}T09:00:00.000Z`,
+  ...change,
+});
+const shed = (...records: BoardRecord[]) => Object.fromEntries(records.map((entry) => [entry.id, entry]));
+
+describe('the board an order is judged against', () => {
+  const ours = record('ours', 'Slack Water', '11-01');
+
+  it('is the rider’s latest earlier one, of the same family first', () => {
+    const older = record('older', 'Tin Roof', '02-01');
+    const fish = record('fish', 'Kettle', '09-01');
+    const later = record('later', 'Tin Roof', '12-01');
+    const others = record('others', 'Tin Roof', '10-01', { riderId: 'kit' });
+    expect(lastRecord(ours, shed(ours, older, fish, later, others))?.id).toBe('older');
+    expect(lastRecord(ours, shed(ours, fish, later, others))?.id).toBe('fish');
+    expect(lastRecord(ours, shed(ours, later, others))).toBeUndefined();
+    expect(lastRecord({ ...ours, riderId: null }, shed(ours, older))).toBeUndefined();
+  });
+
+  it('is the one the brief names, before any other', () => {
+    const older = record('older', 'Tin Roof', '02-01');
+    const named = record('named', 'Gannet', '01-01', { riderId: null });
+    const brief = { waves, purpose: '', mustHaves: '', againstId: 'named' };
+    expect(lastRecord({ ...ours, brief }, shed(ours, older, named))?.id).toBe('named');
+  });
+
+  it('is what the rider says of a board, when the rack has none', () => {
+    const told = { ...rider, boards: [{ name: 'Old pintail', litres_L: 36, good: '', bad: '' }] };
+    expect(lastBoardOf(ours, { records: shed(ours), riders: { maren: told } })).toMatchObject({
+      name: 'Old pintail',
+      litres_L: 36,
+    });
+    expect(lastBoardOf(ours, { records: shed(ours), riders: { maren: rider } })).toBeUndefined();
+  });
+});
+
+describe('what an order is judged from', () => {
+  const ours = record('ours', 'Slack Water', '11-01');
+  const older = record('older', 'Tin Roof', '02-01');
+  const shop = { records: shed(ours, older), riders: { maren: rider }, settings: USUAL_SETTINGS };
+
+  it('has the brief’s waves before the rider’s usual ones', () => {
+    const brief = { waves: { ...waves, size: 'overhead' as const }, purpose: '', mustHaves: '' };
+    expect(wavesOf(ours, shop.riders)?.size).toBe('waistToHead');
+    expect(wavesOf({ ...ours, brief }, shop.riders)?.size).toBe('overhead');
+  });
+
+  it('has the board laid over before the last one', () => {
+    expect(caseFor(ours, shop, undefined).last?.name).toBe('Tin Roof 1');
+    const over = { board: modelNamed('Gannet')!, name: 'Gannet 2' };
+    expect(caseFor(ours, shop, undefined, over).last?.name).toBe('Gannet 2');
+  });
+
+  it('has litres by the shop’s school first, and none without a rider', () => {
+    const first = (sizing: (typeof USUAL_SCHOOLS)['sizing']) =>
+      sizesFor(ours, { ...shop, settings: { ...USUAL_SETTINGS, schools: { ...USUAL_SCHOOLS, sizing } } })[0]?.school;
+    expect(first('stepFromLast')).toBe('stepFromLast');
+    expect(first('lengthForWave')).toBe('lengthForWave');
+    expect(sizesFor({ ...ours, riderId: null }, shop)).toEqual([]);
+  });
+
+  it('keeps the facts of a board and a rider, made once', () => {
+    expect(factsFor(ours.board, 1780)).toBe(factsFor(ours.board, 1780));
+    expect(factsFor(ours.board, 1780)).not.toBe(factsFor(ours.board, 1600));
+  });
+});
