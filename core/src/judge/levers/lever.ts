@@ -1,0 +1,27 @@
+import type { Board } from '../../board/document.ts';
+import { INCH_mm } from '../../units/length.ts';
+import type { FactKey, Facts } from '../facts.ts';
+
+/**
+ * One thing a shaper can move: by how much at first, how it is said, and the change itself. `move` takes a number of first
+ * steps, more being positive, and returns the board as it is where the lever has nothing to hold on. Results may leave what
+ * can be built; whoever moves a lever far asks boardIssues().
+ */
+export interface Lever {
+  /** As in “more nose rocker”, “less nose rocker”. */
+  more: string;
+  less: string;
+  /** One step, in the unit: mm, rad, or a plain share. */
+  step: number;
+  unit: 'mm' | 'rad' | 'share';
+  /** What it moves, to rank by: the number of a board that it pushes up. */
+  reads?: FactKey | ((facts: Facts) => number);
+  /** What a lot more, and a lot less, of it does. */
+  lotMore: string;
+  lotLess: string;
+  move: (board: Board, steps: number) => Board;
+}
+
+export const inch = (value: number) => value * INCH_mm;
+export const degrees = (angle: number) => (angle * Math.PI) / 180;
+export const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));

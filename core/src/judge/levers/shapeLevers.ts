@@ -1,0 +1,256 @@
+import type { Board, Mark } from '../../board/document.ts';
+import { shapeOf } from '../../board/shape.ts';
+import { thickened, widened } from '../../edit/size.ts';
+import { thicknessAt } from '../../foil/foil.ts';
+import { halfBreadthAt } from '../../outline/outline.ts';
+import { clamp, inch, type Lever } from './lever.ts';
+
+/** Changes the width mark 12 in from an end, or sets one there if there is none. */
+function endWidth(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
+  const { outline } = board;
+  const index = outline.marks.findIndex((mark) => mark.from === end && Math.abs(mark.at_mm - inch(12)) < inch(2.5));
+  if (index >= 0) {
+    const marks = outline.marks.map((mark, i) => (i === index ? { ...mark, value_mm: mark.value_mm + by_mm } : mark));
+    return { ...board, outline: { ...outline, marks } };
+  }
+  const x = end === 'nose' ? board.length_mm - inch(12) : inch(12);
+  const value_mm = 2 * halfBreadthAt(shapeOf(board).outline, x) + by_mm;
+  return { ...board, outline: { ...outline, marks: [...outline.marks, { from: end, at_mm: inch(12), value_mm }] } };
+}
+
+/** Changes lifts toward one tip: the tip's own by so much, marks on the way in proportion to the lift they have. */
+function tipLift(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
+  const { rocker } = board;
+  const tip = end === 'nose' ? rocker.noseLift_mm : rocker.tailLift_mm;
+  const k = (tip + by_mm) / tip;
+  const marks = rocker.marks.map((mark) => (mark.from === end ? { ...mark, value_mm: mark.value_mm * k } : mark));
+  return {
+    ...board,
+    rocker: { ...rocker, marks, [end === 'nose' ? 'noseLift_mm' : 'tailLift_mm']: tip + by_mm },
+  };
+}
+
+/** Changes the lift 12 in from an end alone: the curve moves into or out of the tip. */
+function entryLift(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
+  const { rocker } = board;
+  const marks = rocker.marks.map((mark) =>
+    mark.from === end && Math.abs(mark.at_mm - inch(12)) < inch(3)
+      ? { ...mark, value_mm: mark.value_mm + by_mm }
+      : mark,
+  );
+  return { ...board, rocker: { ...rocker, marks } };
+}
+
+/** Thicker 12 in from one end and thinner from the other. */
+function foilTilt(board: Board, by_mm: number): Board {
+  const { foil } = board;
+  const marks: Mark[] = foil.marks.map((mark) =>
+    mark.from === 'nose' || mark.from === 'tail'
+      ? { ...mark, value_mm: mark.value_mm + (mark.from === 'nose' ? by_mm / 2 : -by_mm / 2) }
+      : mark,
+  );
+  if (marks.length > 0) return { ...board, foil: { ...foil, marks } };
+  const shape = shapeOf(board);
+  const at = (x: number) => thicknessAt(shape.foil, x);
+  return {
+    ...board,
+    foil: {
+      ...foil,
+      marks: [
+        { from: 'nose', at_mm: inch(12), value_mm: at(board.length_mm - inch(12)) + by_mm / 2 },
+        { from: 'tail', at_mm: inch(12), value_mm: at(inch(12)) - by_mm / 2 },
+      ],
+    },
+  };
+}
+
+/** Size, outline, rocker and foil. */
+export const SHAPE_LEVERS = {
+  length: {
+    more: 'longer',
+    less: 'shorter',
+    step: inch(1),
+    unit: 'mm',
+    reads: 'L',
+    lotMore: 'It catches everything and turns like a door.',
+    lotLess: 'It fits anywhere on the wave and is hard to get onto one.',
+    move: (b, n) => ({ ...b, length_mm: b.length_mm + inch(n) }),
+  },
+  width: {
+    more: 'wider',
+    less: 'narrower',
+    step: inch(1 / 8),
+    unit: 'mm',
+    reads: (f) => f.m.width_mm,
+    lotMore: 'Fast and steady in weak waves; slow from rail to rail, and it slaps.',
+    lotLess: 'Quick from rail to rail; it sinks at slow speed and tips.',
+    move: (b, n) => widened(b, (n * inch(1)) / 8),
+  },
+  thickness: {
+    more: 'thicker',
+    less: 'thinner',
+    step: inch(1 / 16),
+    unit: 'mm',
+    reads: (f) => f.m.thickness_mm,
+    lotMore: 'It floats high and corks; the rail will not sink.',
+    lotLess: 'It sinks under the rider between waves and bogs.',
+    move: (b, n) => thickened(b, (n * inch(1)) / 16),
+  },
+  widePoint: {
+    more: 'wide point forward',
+    less: 'wide point back',
+    step: inch(1 / 2),
+    unit: 'mm',
+    reads: 'wideShare',
+    lotMore: 'All front-foot drive and long arcs; the tail will not be stood on.',
+    lotLess: 'It turns under the back foot and pearls from any step forward.',
+    move: (b, n) => ({ ...b, outline: { ...b.outline, widePoint_mm: b.outline.widePoint_mm + (n * inch(1)) / 2 } }),
+  },
+  noseWidth: {
+    more: 'wider nose',
+    less: 'narrower nose',
+    step: inch(1 / 4),
+    unit: 'mm',
+    reads: 'noseShare',
+    lotMore: 'It paddles and planes early, and catches in anything steep.',
+    lotLess: 'Nothing to catch, and nothing to paddle on.',
+    move: (b, n) => endWidth(b, 'nose', (n * inch(1)) / 4),
+  },
+  tailWidth: {
+    more: 'wider tail',
+    less: 'narrower tail',
+    step: inch(1 / 4),
+    unit: 'mm',
+    reads: 'tailShare',
+    lotMore: 'Lift and speed in weak waves; it lets go at speed.',
+    lotLess: 'It sinks and holds, and stops in a flat part.',
+    move: (b, n) => endWidth(b, 'tail', (n * inch(1)) / 4),
+  },
+  block: {
+    more: 'wider block',
+    less: 'narrower block',
+    step: inch(1 / 4),
+    unit: 'mm',
+    reads: (f) => f.m.block_mm,
+    lotMore: 'Corners that bite and lift; it slides when it is fast.',
+    lotLess: 'A pin in all but name: hold, and little lift.',
+    move: (b, n) => ({
+      ...b,
+      outline: {
+        ...b.outline,
+        tail: { ...b.outline.tail, block_mm: Math.max(0, b.outline.tail.block_mm + (n * inch(1)) / 4) },
+      },
+    }),
+  },
+  curvier: {
+    more: 'curvier rail line',
+    less: 'straighter rail line',
+    step: inch(1 / 8),
+    unit: 'mm',
+    reads: (f) => -f.straightness,
+    lotMore: 'It turns anywhere and runs in no line.',
+    lotLess: 'Drive and speed, and turns from the tail alone.',
+    move: (b, n) => endWidth(endWidth(b, 'nose', (-n * inch(1)) / 8), 'tail', (-n * inch(1)) / 8),
+  },
+  wingDepth: {
+    more: 'deeper wing',
+    less: 'shallower wing',
+    step: inch(1 / 16),
+    unit: 'mm',
+    reads: 'wingDepth_mm',
+    lotMore: 'Two boards in one: full ahead of the wing, a pin behind it.',
+    lotLess: 'The wing fades into the rail.',
+    move: (b, n) => ({
+      ...b,
+      outline: {
+        ...b.outline,
+        wings: b.outline.wings.map((wing) => ({
+          ...wing,
+          depth_mm: Math.max(0.5, wing.depth_mm + (n * inch(1)) / 16),
+        })),
+      },
+    }),
+  },
+  wingForward: {
+    more: 'wing forward',
+    less: 'wing back',
+    step: inch(1 / 2),
+    unit: 'mm',
+    reads: 'wingFrom_mm',
+    lotMore: 'A long narrow tail: loose and tight, with little drive.',
+    lotLess: 'The wing is too near the tail to turn about.',
+    move: (b, n) => ({
+      ...b,
+      outline: {
+        ...b.outline,
+        wings: b.outline.wings.map((wing) => ({ ...wing, fromTail_mm: wing.fromTail_mm + (n * inch(1)) / 2 })),
+      },
+    }),
+  },
+  wingRaise: {
+    more: 'wing raised',
+    less: 'wing flatter',
+    step: 0.25,
+    unit: 'share',
+    reads: (f) => Math.max(0, ...f.board.outline.wings.map((wing) => wing.raised)),
+    lotMore: 'The edge climbs to the deck: smooth, with less bite.',
+    lotLess: 'A flat wing pivots abruptly.',
+    move: (b, n) => ({
+      ...b,
+      outline: {
+        ...b.outline,
+        wings: b.outline.wings.map((wing) => ({ ...wing, raised: clamp(wing.raised + 0.25 * n, 0, 1) })),
+      },
+    }),
+  },
+  noseRocker: {
+    more: 'more nose rocker',
+    less: 'less nose rocker',
+    step: inch(1 / 8),
+    unit: 'mm',
+    reads: 'noseRockerShare',
+    lotMore: 'It never pearls, pushes water and catches late.',
+    lotLess: 'In early, and under at the first steep drop.',
+    move: (b, n) => tipLift(b, 'nose', (n * inch(1)) / 8),
+  },
+  entry: {
+    more: 'more curve in the entry',
+    less: 'lower entry',
+    step: inch(1 / 16),
+    unit: 'mm',
+    reads: 'entryShare',
+    lotMore: 'An even curve to the tip that rises over chop and pushes water.',
+    lotLess: 'Flat to the last inches, then a flip.',
+    move: (b, n) => entryLift(b, 'nose', (n * inch(1)) / 16),
+  },
+  tailRocker: {
+    more: 'more tail rocker',
+    less: 'less tail rocker',
+    step: inch(1 / 16),
+    unit: 'mm',
+    reads: 'tailRockerShare',
+    lotMore: 'It turns on a plate and drags in a line.',
+    lotLess: 'Fast, and stuck in its line.',
+    move: (b, n) => tipLift(b, 'tail', (n * inch(1)) / 16),
+  },
+  tailKick: {
+    more: 'tail curve spread forward',
+    less: 'tail curve drawn to the tip',
+    step: inch(1 / 16),
+    unit: 'mm',
+    reads: 'tailKick',
+    lotMore: 'Even rocker that trims and pushes no water.',
+    lotLess: 'A kick: the nose lifts when it is stepped on, the middle drags.',
+    move: (b, n) => entryLift(b, 'tail', (n * inch(1)) / 16),
+  },
+  foilForward: {
+    more: 'foam forward',
+    less: 'foam back',
+    step: inch(1 / 16),
+    unit: 'mm',
+    reads: 'foilBias_mm',
+    lotMore: 'It paddles in and rides from the front foot; the tail sinks.',
+    lotLess: 'Power under the back foot; the nose dives when paddled.',
+    move: (b, n) => foilTilt(b, (n * inch(1)) / 16),
+  },
+} as const satisfies Record<string, Lever>;
