@@ -4,6 +4,7 @@ import {
   curveLength_mm,
   foilDifferences,
   hollowStretches,
+  INCH_mm,
   railLineAt,
   READING_WORDS,
   TAIL_WORDS,
@@ -153,6 +154,9 @@ function Reading() {
   );
 }
 
+/** Nearer than half a sixteenth two thicknesses read the same. */
+const SAME_mm = INCH_mm / 32;
+
 export function FoilBench() {
   const { shape } = useBay();
   return (
@@ -167,7 +171,8 @@ export function FoilBench() {
         {foilDifferences(shape).map(({ at_mm, difference_mm }, i) => (
           <span key={at_mm}>
             {i > 0 && ', '}
-            at <Measure mm={at_mm} /> {Math.abs(difference_mm) < 0.4 ? 'the same' : <MatchWords mm={difference_mm} />}
+            at <Measure mm={at_mm} />:{' '}
+            {Math.abs(difference_mm) < SAME_mm ? 'the same' : <MatchWords mm={difference_mm} />}
           </span>
         ))}
         .
