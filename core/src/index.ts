@@ -131,6 +131,7 @@ export { type SchoolQuestion, SCHOOLS, type Schools, schoolsSchema, USUAL_SCHOOL
 export { Facts, usualRange } from './judge/facts.ts';
 export { lever, type LeverId, LEVERS } from './judge/levers.ts';
 export { type Case, type Group, GROUP_WORDS, type Level, type Rule, type Writer } from './judge/rule.ts';
+export { SENSIBLE_RUN } from './judge/rules/size.ts';
 export { judged, type Note, RULES, verdict, writerOf } from './judge/judge.ts';
 export { judgementDocument, stepWords } from './judge/judgementDocument.ts';
 export { compareTraits, type TraitComparison, traitNumber, TRAITS } from './judge/traits.ts';

@@ -1,6 +1,6 @@
 import { Button, InputNumber } from 'antd';
 import { useMemo, useState } from 'react';
-import { compareTraits, equalLitreBoards, formatLitres, modelNamed, SCHOOLS } from '@june-tide/core';
+import { compareTraits, equalLitreBoards, formatLitres, modelNamed, SCHOOLS, SENSIBLE_RUN } from '@june-tide/core';
 import { BoardPlan, FoamGradient } from '../../../parts/BoardPlan.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { factsFor, measuresFor } from '../../../store/derived.ts';
@@ -8,8 +8,6 @@ import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const DRAWN_HEIGHT = 70;
-/** A model makes sense from a tenth shorter to a sixth longer. */
-const RUN = [0.9, 1.16] as const;
 
 /** Litres by every school with its sum, and boards of those litres made by solving this one, drawn at one scale. */
 export function SizeTable() {
@@ -80,7 +78,8 @@ export function SizeTable() {
                   </span>
                   <span className="quiet">
                     {entry.trades} Quick: {quick?.words.split(':')[0]}. Fast: {fast?.words.split(':')[0]}.
-                    {(share < RUN[0] || share > RUN[1]) && ' Outside this model’s sensible run.'}
+                    {(share < SENSIBLE_RUN.shorter || share > SENSIBLE_RUN.longer) &&
+                      ' Outside this model’s sensible run.'}
                   </span>
                 </div>
                 <Button
