@@ -61,6 +61,13 @@ const place = {
 export const markSchema = z.strictObject({ ...place, value_mm: mm(-1000, 1500, 'The number there') });
 export type Mark = z.infer<typeof markSchema>;
 
+/** A number at a station that a measured curve may stay off by a little. */
+const givingMarkSchema = z.strictObject({
+  ...place,
+  value_mm: mm(-1000, 1500, 'The number there'),
+  give_mm: mm(0.05, 50, 'Soft mark: how far the line may stay off it').optional(),
+});
+
 export const outlineMarkSchema = z.strictObject({
   ...place,
   value_mm: mm(0, 1500, 'Full width there'),
@@ -103,7 +110,7 @@ const rocker = z.strictObject({
   noseLift_mm: mm(0, 600, 'Nose tip above the tangent at the flat point'),
   tailLift_mm: mm(0, 400, 'Tail tip above the tangent at the flat point'),
   flatPoint_mm: mm(-1500, 1500, 'Where the bottom is level, ahead of centre'),
-  marks: z.array(markSchema).max(16).describe('Lifts above the tangent at the flat point'),
+  marks: z.array(givingMarkSchema).max(16).describe('Lifts above the tangent at the flat point'),
 });
 export type RockerDocument = z.infer<typeof rocker>;
 
@@ -112,7 +119,7 @@ const foil = z.strictObject({
   thickest_mm: mm(-1500, 1500, 'Where, ahead of centre'),
   noseTip_mm: mm(1, 100, 'Thickness at the nose tip'),
   tailTip_mm: mm(1, 100, 'Thickness at the tail tip'),
-  marks: z.array(markSchema).max(16).describe('Thicknesses at the stringer'),
+  marks: z.array(givingMarkSchema).max(16).describe('Thicknesses at the stringer'),
 });
 export type FoilDocument = z.infer<typeof foil>;
 

@@ -10,7 +10,8 @@ import { seeded } from '../testing/random.ts';
 import { MARK_MET_mm } from '../tolerances.ts';
 import { type FairCurve, plainValue } from './fairCurve.ts';
 import { markTroubles } from './feasibility.ts';
-import { type CurveMark, hollowStretches, sprungThrough } from './spring.ts';
+import type { CurveMark } from './curveMark.ts';
+import { hollowStretches, sprungThrough } from './spring.ts';
 
 const SIX = ['Slack Water', 'Kettle', 'Two Stairs', 'Lamplight', 'Long Quay', 'North Ledge'];
 const six = models().filter((board) => SIX.includes(board.name));

@@ -1,19 +1,9 @@
 import { NO_HOLLOW } from '../tolerances.ts';
+import type { CurveMark } from './curveMark.ts';
 import { FairCurve } from './fairCurve.ts';
 import { solveInPlace } from './linear.ts';
 import { basisDerivatives, basisRowInto, COEFFICIENTS, DEGREE, energyMatrices, spanOf } from './quinticBasis.ts';
 import { parameterOf, type StationMap, stationBend, stationMap, stationOf, stationRate } from './stationMap.ts';
-
-/** What the batten is held to. Values in mm, slopes dimensionless. */
-export type CurveMark =
-  | { readonly kind: 'value'; readonly x_mm: number; readonly value_mm: number }
-  /** Drawn toward the value, within about `give_mm`, and not through it: for traced or measured points. */
-  | { readonly kind: 'soft'; readonly x_mm: number; readonly value_mm: number; readonly give_mm: number }
-  | { readonly kind: 'slope'; readonly x_mm: number; readonly slope: number }
-  /** The second derivative d²y/dx² is zero: a straight stretch. */
-  | { readonly kind: 'straight'; readonly x_mm: number }
-  /** The radius of a round end. */
-  | { readonly kind: 'tipRadius'; readonly end: 'tail' | 'nose'; readonly radius_mm: number };
 
 /** A batten to be sprung. */
 export interface Batten {

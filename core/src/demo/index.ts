@@ -1,4 +1,4 @@
-import type { BoardRecord } from '../board/record.ts';
+import type { BoardRecord } from '../record/record.ts';
 import type { Board } from '../board/document.ts';
 import { modelNamed } from '../models/models.ts';
 import type { Rider } from '../rider/rider.ts';

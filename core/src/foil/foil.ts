@@ -1,7 +1,8 @@
 import type { DeckFeature, FoilDocument } from '../board/document.ts';
 import { type Anchors, stationOfMark } from '../board/station.ts';
 import type { FairCurve } from '../curve/fairCurve.ts';
-import { type CurveMark, sprungThrough } from '../curve/spring.ts';
+import { type CurveMark, curveMark } from '../curve/curveMark.ts';
+import { sprungThrough } from '../curve/spring.ts';
 import { featureThickness } from './features.ts';
 
 const FINITE_END_rad = (40 * Math.PI) / 180;
@@ -34,9 +35,9 @@ export function sprungFoil(
     { kind: 'value', x_mm: thickest_mm, value_mm: document.thickness_mm - added(thickest_mm) },
     { kind: 'slope', x_mm: thickest_mm, slope: 0 },
     { kind: 'value', x_mm: anchors.length_mm, value_mm: document.noseTip_mm - added(anchors.length_mm) },
-    ...document.marks.map((mark): CurveMark => {
+    ...document.marks.map((mark) => {
       const x_mm = stationOfMark(mark, anchors);
-      return { kind: 'value', x_mm, value_mm: mark.value_mm - added(x_mm) };
+      return curveMark(x_mm, mark.value_mm - added(x_mm), mark.give_mm);
     }),
   ];
   const line = sprungThrough(

@@ -1,4 +1,4 @@
-import type { Answer } from '../board/record.ts';
+import type { Answer } from '../record/record.ts';
 import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
 import { type Case, type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';

@@ -30,6 +30,8 @@ export const blankSchema = z.strictObject({
   foam: z.enum(FOAMS),
   stringer_mm: mm(0, 30),
   stock: z.number().int().min(0).max(9999),
+  /** What it costs the shop, in its own money. */
+  price: z.number().min(0).max(100000).optional(),
   length_mm: mm(1200, 4200),
   width_mm: mm(300, 900),
   noseWidth12_mm: mm(50, 900),

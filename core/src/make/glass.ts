@@ -4,7 +4,8 @@ import { thicknessAt } from '../foil/foil.ts';
 import { integrateAlong } from '../measure/integrate.ts';
 import { skinOf } from '../measure/skin.ts';
 import { volume_L } from '../measure/volume.ts';
-import { type Foam, FOAM_DENSITY_kgm3 } from './blank.ts';
+import type { Foam } from './blank.ts';
+import { type GlassAssumptions, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
 
 /** One ounce a square yard in g/m², exactly: 28.349523125 g over 0.9144² m². NIST SP 811 (2008), appendix B.8. */
 export const OUNCE_PER_YARD2_gm2 = 28.349523125 / 0.9144 ** 2;
@@ -58,44 +59,15 @@ export function scheduleWords({ deck, bottom }: GlassSchedule): string {
   return `${side(deck)}/${side(bottom)} oz`;
 }
 
-/** Numbers of the shop that the weight hangs on. Each is a starting figure; the data sheet and the shop's own scales come first. */
-export interface GlassAssumptions {
-  /** Resin taken up a mass of cloth. Hand lay-up, squeegeed: about as much as the cloth and a little more. CP, from memory. */
-  resinToCloth: number;
-  /** Hot coat and gloss left on, g/m² after sanding. CP, from memory. */
-  hotCoat_gm2: number;
-  gloss_gm2: number;
-  /** Resin mixed beyond what stays on the board. CP, from memory. */
-  waste: number;
-  /** Width of a lap over the rail, mm. CP, from memory. */
-  lap_mm: number;
-  /** kg/m³. CP, from memory. */
-  stringerDensity_kgm3: number;
-  finBox_kg: number;
-  plug_kg: number;
-  /** g/cm³ of the mixed resin. CP, from memory. */
-  density_gcm3: Readonly<Record<Resin, number>>;
-}
-
-export const USUAL_ASSUMPTIONS: GlassAssumptions = {
-  resinToCloth: 1.15,
-  hotCoat_gm2: 190,
-  gloss_gm2: 90,
-  waste: 0.2,
-  lap_mm: 50,
-  stringerDensity_kgm3: 420,
-  finBox_kg: 0.045,
-  plug_kg: 0.025,
-  density_gcm3: { polyester: 1.1, epoxy: 1.1 },
-};
-
 export interface Batch {
   name: 'laminate' | 'hot coat' | 'gloss';
   /** Resin and hardener together, to mix. */
   mix_g: number;
   resin_g: number;
   hardener_g: number;
-  mix_ml: number;
+  /** The same by volume, each by its own density. */
+  resin_ml: number;
+  hardener_ml: number;
   /** How hardener is said for this resin. */
   ratio: string;
 }
@@ -113,10 +85,10 @@ export interface Laminate {
 
 export type Laminated = { ok: true; laminate: Laminate } | { ok: false; reason: string };
 
-/** Catalyst for polyester a part of resin by mass, and epoxy hardener: the usual marks; the bottle and the sheet say which. */
-const HARDENER: Readonly<Record<Resin, { share: number; ratio: string }>> = {
-  polyester: { share: 0.015, ratio: '1.5 % catalyst by mass; 1 to 2 % by the data sheet and the day' },
-  epoxy: { share: 0.44, ratio: '100 : 44 by mass, about 2 : 1 by volume; the data sheet of your resin comes first' },
+/** What is said beside the numbers: the usual marks; the bottle and the sheet say which. */
+const RATIO: Readonly<Record<Resin, string>> = {
+  polyester: '1 to 2 % catalyst by mass, by the data sheet and the day',
+  epoxy: 'about 100 : 44 by mass or 2 : 1 by volume is usual; the data sheet of your resin comes first',
 };
 
 /** Spread of a weight worked out beforehand, each way. Our own. */
@@ -186,11 +158,11 @@ export function laminated(
   const gloss_g = schedule.finish === 'gloss' ? whole_m2 * assumed.gloss_gm2 : 0;
   const stringer_m3 =
     (integrateAlong(length_mm, shape.outline.breaks, (x) => thicknessAt(shape.foil, x)) * stringer_mm) / 1e9;
-  const foam_kg = (volume_L(shape) / 1000 - stringer_m3) * FOAM_DENSITY_kgm3[foam];
+  const foam_kg = (volume_L(shape) / 1000 - stringer_m3) * assumed[`${foam}_kgm3`];
   const boxes = shape.board.fins.boxes.reduce((sum, box) => sum + (box.role === 'centre' ? 1 : 2), 0);
   const parts = [
     { name: 'foam', mass_kg: foam_kg },
-    { name: 'stringer', mass_kg: stringer_m3 * assumed.stringerDensity_kgm3 },
+    { name: 'stringer', mass_kg: stringer_m3 * assumed.stringer_kgm3 },
     { name: 'cloth', mass_kg: cloth_g / 1000 },
     { name: 'resin', mass_kg: (laminate_g + hot_g + gloss_g) / 1000 },
     { name: 'fin boxes', mass_kg: boxes * assumed.finBox_kg },
@@ -199,15 +171,18 @@ export function laminated(
   const mass_kg = parts.reduce((sum, part) => sum + part.mass_kg, 0);
   const batch = (name: Batch['name'], stays_g: number): Batch => {
     const mix_g = stays_g * (1 + assumed.waste);
-    const { share, ratio } = HARDENER[schedule.resin];
+    const epoxy = schedule.resin === 'epoxy';
+    const share = epoxy ? assumed.hardenerShare : assumed.catalystShare;
     const resin_g = mix_g / (1 + share);
+    const hardener_g = mix_g - resin_g;
     return {
       name,
       mix_g,
       resin_g,
-      hardener_g: mix_g - resin_g,
-      mix_ml: mix_g / assumed.density_gcm3[schedule.resin],
-      ratio,
+      hardener_g,
+      resin_ml: resin_g / (epoxy ? assumed.epoxy_gcm3 : assumed.polyester_gcm3),
+      hardener_ml: hardener_g / (epoxy ? assumed.hardener_gcm3 : assumed.catalyst_gcm3),
+      ratio: RATIO[schedule.resin],
     };
   };
   return {

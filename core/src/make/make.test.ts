@@ -11,6 +11,7 @@ import { INCH_mm } from '../units/length.ts';
 import { type BlankLines, blankLines, blankSchema, FOAM_DENSITY_kgm3, usualShelf } from './blank.ts';
 import { fitInBlank, rankedBlanks, shortfallWords } from './blankFit.ts';
 import { laminated, lighter, OUNCE_PER_YARD2_gm2, scheduleWords, USUAL_SCHEDULE } from './glass.ts';
+import { ASSUMPTION_KEYS, ASSUMPTIONS, glassAssumptionsSchema, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
 import { planingPlan, USUAL_PASS_mm } from './planing.ts';
 import { shelfFromCsv, shelfToCsv } from './shelfCsv.ts';
 
@@ -197,11 +198,26 @@ describe('glass and weight', () => {
     const made = laminated(shape, 'pu', 4, { ...USUAL_SCHEDULE, resin: 'epoxy', finish: 'gloss' });
     if (!made.ok) throw new Error(made.reason);
     expect(made.laminate.batches.map(({ name }) => name)).toEqual(['laminate', 'hot coat', 'gloss']);
-    for (const { mix_g, resin_g, hardener_g, mix_ml } of made.laminate.batches) {
+    for (const { mix_g, resin_g, hardener_g, resin_ml, hardener_ml } of made.laminate.batches) {
       expect(resin_g + hardener_g).toBeCloseTo(mix_g, 9);
       expect(hardener_g / resin_g).toBeCloseTo(0.44, 9);
-      expect(mix_ml).toBeCloseTo(mix_g / 1.1, 9);
+      expect(resin_ml).toBeCloseTo(resin_g / USUAL_ASSUMPTIONS.epoxy_gcm3, 9);
+      expect(hardener_ml).toBeCloseTo(hardener_g / USUAL_ASSUMPTIONS.hardener_gcm3, 9);
+      // 100 : 44 by mass is said to be about 2 : 1 by volume (common practice, from memory).
+      expect(resin_ml / hardener_ml).toBeGreaterThan(1.85);
+      expect(resin_ml / hardener_ml).toBeLessThan(2.15);
     }
+  });
+
+  it('follows the shop’s own figures, each with its source', () => {
+    const heavy = { ...USUAL_ASSUMPTIONS, pu_kgm3: 2 * USUAL_ASSUMPTIONS.pu_kgm3, finBox_kg: 0.1 };
+    const [usual, own] = [undefined, heavy].map((assumed) => laminated(shape, 'pu', 4, USUAL_SCHEDULE, assumed));
+    if (!usual.ok || !own.ok) throw new Error('a usual schedule is refused');
+    const part = (made: typeof usual, name: string) => made.laminate.parts.find((p) => p.name === name)!.mass_kg;
+    expect(part(own, 'foam')).toBeCloseTo(2 * part(usual, 'foam'), 9);
+    expect(part(own, 'fin boxes') / part(usual, 'fin boxes')).toBeCloseTo(0.1 / USUAL_ASSUMPTIONS.finBox_kg, 9);
+    for (const key of ASSUMPTION_KEYS) expect(ASSUMPTIONS[key].source.length).toBeGreaterThan(5);
+    expect(glassAssumptionsSchema.safeParse({ ...USUAL_ASSUMPTIONS, waste: -1 }).success).toBe(false);
   });
 
   it('grows with cloth, and names what would lighten it', () => {

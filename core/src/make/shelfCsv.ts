@@ -9,7 +9,7 @@ export function shelfToCsv(shelf: readonly Blank[]): string {
   const data = shelf.map((blank) =>
     COLUMNS.map((column) => {
       const value = blank[column];
-      return typeof value === 'number' ? String(Number(value.toFixed(3))) : value;
+      return typeof value === 'number' ? String(Number(value.toFixed(3))) : (value ?? '');
     }),
   );
   return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\r\n' })}\r\n`;
@@ -26,7 +26,12 @@ export function shelfFromCsv(csv: string): ShelfRead {
   const shelf: Blank[] = [];
   for (const [i, row] of parsed.data.entries()) {
     const raw = Object.fromEntries(
-      COLUMNS.map((column) => [column, TEXT.includes(column) ? row[column] : Number(row[column] ?? NaN)]),
+      COLUMNS.flatMap((column): [string, unknown][] => {
+        if (TEXT.includes(column)) return [[column, row[column]]];
+        // A price may be left out, column and all; everything else must be there.
+        if (column === 'price' && (row.price ?? '').trim() === '') return [];
+        return [[column, Number(row[column] ?? NaN)]];
+      }),
     );
     const read = blankSchema.safeParse(raw);
     if (!read.success) {

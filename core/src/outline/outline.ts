@@ -1,7 +1,8 @@
 import type { OutlineDocument } from '../board/document.ts';
 import { type Anchors, stationOfMark } from '../board/station.ts';
 import type { FairCurve } from '../curve/fairCurve.ts';
-import { type CurveMark, sprungThrough } from '../curve/spring.ts';
+import { type CurveMark, curveMark } from '../curve/curveMark.ts';
+import { sprungThrough } from '../curve/spring.ts';
 import { closedOutline, hasBlock, notchAt, tailEnd, type TailEnd } from './tails.ts';
 import { wingsAt } from './wings.ts';
 
@@ -36,11 +37,7 @@ export function sprungOutline(document: OutlineDocument, anchors: Anchors, previ
   for (const mark of document.marks) {
     const x_mm = stationOfMark(mark, anchors);
     const value_mm = mark.value_mm / 2 + wingsAt(document, x_mm);
-    marks.push(
-      mark.give_mm === undefined
-        ? { kind: 'value', x_mm, value_mm }
-        : { kind: 'soft', x_mm, value_mm, give_mm: mark.give_mm },
-    );
+    marks.push(curveMark(x_mm, value_mm, mark.give_mm));
   }
   if (!end.round) {
     marks.push({ kind: 'value', x_mm: 0, value_mm: end.block_mm + wingsAt(document, 0) });

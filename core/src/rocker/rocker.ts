@@ -1,7 +1,8 @@
 import type { RockerDocument } from '../board/document.ts';
 import { type Anchors, stationOfMark } from '../board/station.ts';
 import type { FairCurve } from '../curve/fairCurve.ts';
-import { type CurveMark, sprungThrough } from '../curve/spring.ts';
+import { type CurveMark, curveMark } from '../curve/curveMark.ts';
+import { sprungThrough } from '../curve/spring.ts';
 
 /** The bottom at the stringer: heights above the tangent at the flat point. */
 export interface Rocker {
@@ -19,9 +20,7 @@ export function sprungRocker(document: RockerDocument, anchors: Anchors, previou
     { kind: 'value', x_mm: flat_mm, value_mm: 0 },
     { kind: 'slope', x_mm: flat_mm, slope: 0 },
     { kind: 'value', x_mm: anchors.length_mm, value_mm: document.noseLift_mm },
-    ...document.marks.map((mark): CurveMark => {
-      return { kind: 'value', x_mm: stationOfMark(mark, anchors), value_mm: mark.value_mm };
-    }),
+    ...document.marks.map((mark) => curveMark(stationOfMark(mark, anchors), mark.value_mm, mark.give_mm)),
   ];
   const line = sprungThrough(
     { length_mm: anchors.length_mm, tail_rad: 0, nose_rad: 0, marks, bend: 'up' },

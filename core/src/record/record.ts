@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { glassSchema } from '../make/glass.ts';
 import { briefSchema } from '../rider/brief.ts';
-import { boardSchema } from './document.ts';
+import { boardSchema } from '../board/document.ts';
 
 /** One time in the water, in the rider's own words. */
 const ride = z.strictObject({

@@ -1,0 +1,145 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Board } from '../board/document.ts';
+import { type Shape, shapeOf } from '../board/shape.ts';
+import { stationOfMark } from '../board/station.ts';
+import { volume_L } from '../measure/volume.ts';
+import { modelNamed, models } from '../models/models.ts';
+import { seeded } from '../testing/random.ts';
+import { INCH_mm } from '../units/length.ts';
+import { asBuilt, readingsOf } from './asBuilt.ts';
+import { measuredAgainst, measuringSheet, readingAt, type Readings, SHEET_GROUPS } from './measuringSheet.ts';
+import { USUAL_TOLERANCES } from './workshop.ts';
+
+const slack = modelNamed('Slack Water')!;
+const slackShape = shapeOf(slack);
+
+function built(design: Board, readings: Readings): Shape {
+  const made = asBuilt(design, readings);
+  if (!made.ok) throw new Error(made.issues.map(({ path, words }) => `${path}: ${words}`).join('; '));
+  return shapeOf(made.board);
+}
+
+/** A board as hands make one: everything a little off its design. */
+function byHand(board: Board): Board {
+  return {
+    ...board,
+    length_mm: board.length_mm - 3,
+    outline: {
+      ...board.outline,
+      width_mm: board.outline.width_mm + 3,
+      marks: board.outline.marks.map((mark, i) => ({ ...mark, value_mm: mark.value_mm + (i % 2 === 0 ? 3 : -2) })),
+    },
+    foil: {
+      ...board.foil,
+      thickness_mm: board.foil.thickness_mm - 1.5,
+      marks: board.foil.marks.map((mark) => ({ ...mark, value_mm: mark.value_mm - 1 })),
+    },
+    rocker: { ...board.rocker, noseLift_mm: board.rocker.noseLift_mm + 3, tailLift_mm: board.rocker.tailLift_mm - 2 },
+  };
+}
+
+describe('the measuring sheet', () => {
+  it('goes round the board in one order: length, widths, thickness, rocker, rails, bottom', () => {
+    const groups = measuringSheet(slackShape).map(({ group }) => SHEET_GROUPS.indexOf(group));
+    expect(groups).toEqual([...groups].sort((a, b) => a - b));
+    expect(new Set(groups).size).toBe(SHEET_GROUPS.length);
+  });
+
+  it('says what differs, within tolerance or not, and left against right', () => {
+    const sheet = measuringSheet(slackShape);
+    const wide = sheet.find(({ id }) => id === 'width:wide:0')!;
+    const thick = sheet.find(({ id }) => id === 'thickness:centre:0')!;
+    const found = measuredAgainst(
+      sheet,
+      {
+        [wide.id]: { left_mm: wide.design_mm + 1, right_mm: wide.design_mm - 1 },
+        [thick.id]: { value_mm: thick.design_mm + INCH_mm / 20 },
+        nonsense: { value_mm: 3 },
+      },
+      USUAL_TOLERANCES,
+    );
+    expect(found).toHaveLength(2);
+    const [first, second] = found;
+    expect(first.left).toMatchObject({ within: true });
+    expect(first.left!.difference_mm).toBeCloseTo(1, 9);
+    expect(first.sides!.difference_mm).toBeCloseTo(2, 9);
+    expect(first.sides!.within).toBe(false);
+    // Exactly at the tolerance is within it.
+    expect(second.value!.within).toBe(true);
+    expect(measuredAgainst(sheet, { [thick.id]: {} }, USUAL_TOLERANCES)).toEqual([]);
+  });
+});
+
+describe('the board as it was shaped', () => {
+  it('is the design where nothing was measured', () => {
+    expect(built(slack, {}).board).toEqual(slack);
+  });
+
+  it.each(models().map((board) => [board.name, board] as const))('%s read exactly is itself', (_name, board) => {
+    const shape = shapeOf(board);
+    const again = built(board, readingsOf(shape, measuringSheet(shape)));
+    expect(Math.abs(volume_L(again) / volume_L(shape) - 1)).toBeLessThan(0.003);
+  });
+
+  // Readings off by up to half a millimetre either way, each by chance; six hands a model from fixed seeds.
+  it.each(models().map((board) => [board.name, board] as const))(
+    '%s read with 0.5 mm of noise keeps its litres within 1 % and its stations within 1 mm',
+    (_name, board) => {
+      const made = shapeOf(byHand(board));
+      const sheet = measuringSheet(shapeOf(board));
+      const random = seeded(board.name.length * 97 + 5);
+      for (let hand = 0; hand < 6; hand++) {
+        const noisy = Object.fromEntries(
+          Object.entries(readingsOf(made, sheet)).map(([id, read]) => [
+            id,
+            Object.fromEntries(Object.entries(read).map(([side, mm]) => [side, (mm ?? 0) + random() - 0.5])),
+          ]),
+        );
+        const fitted = built(board, noisy);
+        expect(Math.abs(volume_L(fitted) / volume_L(made) - 1)).toBeLessThan(0.01);
+        for (const { place, group } of sheet.filter((line) => ['width', 'thickness', 'rocker'].includes(line.group))) {
+          const [a, b] = [fitted, made].map((shape) => readingAt(shape, group, stationOfMark(place, shape.anchors)));
+          expect(Math.abs(a - b)).toBeLessThan(1);
+        }
+      }
+    },
+  );
+
+  it('has the length, the block and the lifts that were read', () => {
+    const shape = built(slack, {
+      length: { value_mm: 1822 },
+      block: { left_mm: 70, right_mm: 72 },
+      'rocker:nose:0': { value_mm: 140 },
+    });
+    expect(shape.board.length_mm).toBe(1822);
+    expect(shape.board.outline.tail.block_mm).toBe(142);
+    expect(shape.rocker.line.valueAt(1822)).toBeCloseTo(140, 6);
+  });
+
+  it('has a concave that came out deeper, and one that was never drawn', () => {
+    const id = 'bottom:centre:0';
+    const [line] = measuringSheet(slackShape).filter((entry) => entry.id === id);
+    const deeper = built(slack, { [id]: { value_mm: line.design_mm + 2 } });
+    expect(readingAt(deeper, 'bottom', deeper.anchors.length_mm / 2)).toBeCloseTo(line.design_mm + 2, 0);
+    const flat = { ...slack, bottom: { layers: [] } };
+    const hollow = built(flat, { [id]: { value_mm: 3 } });
+    expect(readingAt(hollow, 'bottom', hollow.anchors.length_mm / 2)).toBeCloseTo(3, 1);
+    const bellied = built(flat, { [id]: { value_mm: -3 } });
+    expect(readingAt(bellied, 'bottom', bellied.anchors.length_mm / 2)).toBeCloseTo(-3, 1);
+  });
+
+  it('has rails as full as they were read, and as full as they can be where that is not enough', () => {
+    const id = 'rail:centre:0';
+    const [line] = measuringSheet(slackShape).filter((entry) => entry.id === id);
+    const fuller = built(slack, { [id]: { left_mm: line.design_mm + 1, right_mm: line.design_mm + 1 } });
+    expect(readingAt(fuller, 'rail', fuller.anchors.length_mm / 2)).toBeGreaterThan(line.design_mm + 0.4);
+    const most = built(slack, { [id]: { left_mm: 200, right_mm: 200 } });
+    expect(Math.max(...most.board.rails.stations.map(({ fullness }) => fullness))).toBeCloseTo(1, 4);
+  });
+
+  it('refuses a reading no board could have, in words', () => {
+    const made = asBuilt(slack, { 'width:nose:12': { left_mm: 900, right_mm: 900 } });
+    expect(made.ok).toBe(false);
+    if (!made.ok) expect(made.issues[0].words).toMatch(/narrower than the wide point|too big/i);
+  });
+});

@@ -1,0 +1,169 @@
+import { describe, expect, it } from '@jest/globals';
+import { sectionAt, type Shape, shapeOf } from '../board/shape.ts';
+import { modelNamed, models } from '../models/models.ts';
+import { deckPoint, filletPoint, type SectionPoint, underPoint } from '../section/section.ts';
+import { INCH_mm } from '../units/length.ts';
+import { bandedSection, bandsAt, bandTable, railBands } from './railBands.ts';
+import { foamOutside, railCorner, type RailSide } from './railCorner.ts';
+
+const slack = shapeOf(modelNamed('Slack Water')!);
+const some = ['Slack Water', 'Kettle', 'Two Stairs', 'Long Quay', 'Lamplight', 'North Ledge'].map((name) =>
+  shapeOf(modelNamed(name)!),
+);
+const stations = (shape: Shape) =>
+  [3, 12, 24, 36].flatMap((at) => [at * INCH_mm, shape.board.length_mm - at * INCH_mm]);
+
+/** Points of the finished rail on one side, much closer than the bands were worked from; y, z. */
+function finished(shape: Shape, x: number, side: RailSide): { y: number; z: number }[] {
+  const section = sectionAt(shape, x)!;
+  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
+  const points: { y: number; z: number }[] = [];
+  const take = (read: (s: number) => void) => {
+    for (let k = 0; k <= 2000; k++) {
+      read(k / 2000);
+      points.push({ y: point.y_mm, z: point.z_mm });
+    }
+  };
+  if (side === 'deck') take((s) => deckPoint(section, s, point));
+  else {
+    take((s) => underPoint(section, s, point));
+    take((s) => filletPoint(section, s, point));
+  }
+  return points;
+}
+
+describe('rail bands', () => {
+  it.each(some.map((shape) => [shape.board.name, shape] as const))(
+    'of %s touch the finished rail and lie outside it, within 0.1 mm',
+    (_name, shape) => {
+      for (const counts of [
+        { deck: 2, under: 1 },
+        { deck: 4, under: 2 },
+      ]) {
+        const bands = railBands(shape, counts);
+        for (const x of stations(shape)) {
+          const at = bandsAt(shape, bands, x)!;
+          for (const side of ['deck', 'under'] as const) {
+            const sign = side === 'deck' ? 1 : -1;
+            const points = finished(shape, x, side);
+            // The square side stands at the half width; the plane's height there from the corner of the banded section.
+            const ring = bandedSection(shape, bands, x);
+            const corner = side === 'deck' ? ring.slice(0, counts.deck + 2) : ring.slice(counts.deck + 2).reverse();
+            at[side].forEach(({ slope_rad }, k) => {
+              const face = corner[k + 1];
+              const off = points.map(
+                ({ y, z }) => (y - face.y_mm) * Math.sin(slope_rad) + sign * (z - face.z_mm) * Math.cos(slope_rad),
+              );
+              expect(Math.max(...off)).toBeLessThan(0.1);
+              expect(Math.max(...off)).toBeGreaterThan(-0.1);
+            });
+          }
+        }
+      }
+    },
+  );
+
+  it('leave less foam the more there are, and never less than none, on every model', () => {
+    for (const board of models()) {
+      const shape = shapeOf(board);
+      let before = Infinity;
+      for (const deck of [2, 3, 4]) {
+        const { left_L } = railBands(shape, { deck, under: 1 });
+        expect(left_L).toBeGreaterThanOrEqual(0);
+        expect(left_L).toBeLessThanOrEqual(before + 1e-12);
+        before = left_L;
+      }
+      expect(railBands(shape, { deck: 4, under: 2 }).left_L).toBeLessThanOrEqual(before + 1e-12);
+      for (const row of bandTable(shape, railBands(shape))) expect(row.left_mm2).toBeGreaterThanOrEqual(0);
+    }
+  });
+
+  it('leave hardly more than cuts that are best at each station by themselves, found by trying all', () => {
+    for (const shape of some) {
+      const bands = railBands(shape, { deck: 2, under: 1 });
+      let fair = 0;
+      let free = 0;
+      for (const x of stations(shape).filter((x) => x > 10 * INCH_mm && x < shape.board.length_mm - 10 * INCH_mm)) {
+        const corner = railCorner(sectionAt(shape, x)!, 'deck');
+        let least = Infinity;
+        for (let a = 1; a < 90; a++) {
+          for (let b = a + 1; b < 90; b++) {
+            least = Math.min(least, foamOutside(corner, [(a * Math.PI) / 180, (b * Math.PI) / 180]));
+          }
+        }
+        free += least;
+        fair += foamOutside(
+          corner,
+          bandsAt(shape, bands, x)!.deck.map((band) => band.slope_rad),
+        );
+      }
+      // The trials go by whole degrees, which costs them up to a few thousandths.
+      expect(fair).toBeGreaterThan(free * 0.99);
+      expect(fair).toBeLessThan(free * 1.08);
+    }
+  });
+
+  it('of a quarter round are the circumscribed polygon: one cut at 45 degrees leaves what geometry says', () => {
+    // A corner whose rail is a quarter circle of radius r at the edge of a plane: leftover of one 45 degree tangent,
+    // 2 r² tan(π/8) − π r²/4.
+    const r = 40;
+    const section = sectionAt(slack, slack.board.length_mm / 2)!;
+    const real = railCorner(section, 'deck');
+    const count = 721;
+    const chain = new Float64Array(2 * count);
+    const turns = new Float64Array(count - 1);
+    const swept = new Float64Array(count);
+    for (let k = 0; k < count; k++) {
+      const t = ((Math.PI / 2) * k) / (count - 1);
+      chain[2 * k] = 100 + r * Math.sin(t);
+      chain[2 * k + 1] = r * Math.cos(t);
+      if (k === 0) continue;
+      turns[k - 1] = ((Math.PI / 2) * (k - 0.5)) / (count - 1);
+      swept[k] = swept[k - 1] + chain[2 * k - 2] * chain[2 * k + 1] - chain[2 * k] * chain[2 * k - 1];
+    }
+    const round = { ...real, half_mm: 100 + r, chain, turns, swept, plane_rad: 0, pocket_mm2: 0 };
+    const one = 2 * r * r * Math.tan(Math.PI / 8) - (Math.PI * r * r) / 4;
+    expect(foamOutside(round, [Math.PI / 4])).toBeCloseTo(one, 1);
+    // Uncut, the square corner stands: r² − π r²/4.
+    expect(foamOutside(round, [])).toBeCloseTo(r * r * (1 - Math.PI / 4), 1);
+  });
+
+  it('draw fair lines: along the middle of the board none of them wobbles', () => {
+    for (const shape of some) {
+      const bands = railBands(shape, { deck: 3, under: 1 });
+      const L = shape.board.length_mm;
+      const xs = Array.from({ length: 49 }, (_, k) => 0.25 * L + (0.5 * L * k) / 48);
+      const rows = xs.map((x) => bandsAt(shape, bands, x)!);
+      for (let k = 0; k < 3; k++) {
+        for (const read of [(i: number) => rows[i].deck[k].in_mm, (i: number) => rows[i].deck[k].side_mm]) {
+          let turns = 0;
+          let before = 0;
+          for (let i = 1; i + 1 < rows.length; i++) {
+            const bend = read(i - 1) - 2 * read(i) + read(i + 1);
+            if (Math.abs(bend) < 0.02) continue;
+            if (before !== 0 && Math.sign(bend) !== Math.sign(before)) turns++;
+            before = bend;
+          }
+          expect(turns).toBeLessThanOrEqual(4);
+        }
+      }
+    }
+  });
+
+  it('go in order: each further one starts nearer the rail and comes out lower on the side', () => {
+    for (const row of bandTable(slack, railBands(slack, { deck: 4, under: 2 }))) {
+      for (const side of ['deck', 'under'] as const) {
+        row[side].slice(1).forEach((band, k) => {
+          expect(band.in_mm).toBeLessThan(row[side][k].in_mm);
+          expect(band.side_mm).toBeGreaterThan(row[side][k].side_mm);
+        });
+      }
+    }
+  });
+
+  it('are refused where there are none or too many', () => {
+    expect(() => railBands(slack, { deck: 0, under: 1 })).toThrow(/1 to 4 bands/);
+    expect(() => railBands(slack, { deck: 5, under: 1 })).toThrow(RangeError);
+    expect(() => railBands(slack, { deck: 2.5, under: 1 })).toThrow(RangeError);
+  });
+});
