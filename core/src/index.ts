@@ -6,7 +6,14 @@ export type { CurveMark } from './curve/curveMark.ts';
 export { type Batten, hollowStretches, sprungThrough } from './curve/spring.ts';
 export * from './board/document.ts';
 export { boardJsonSchema } from './board/jsonSchema.ts';
-export { type Answer, type BoardRecord, boardRecordSchema, type Ride } from './record/record.ts';
+export {
+  type Answer,
+  type BoardRecord,
+  boardRecordSchema,
+  type Order,
+  type Ride,
+  type Shaped,
+} from './record/record.ts';
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
@@ -83,6 +90,7 @@ export {
 export { type Skin, skinOf } from './measure/skin.ts';
 export {
   foilDifferences,
+  placeWords,
   railThicknessAt,
   type StationPlace,
   type StationRow,
@@ -153,9 +161,10 @@ export { drawingToSvg, withCheckSquare } from './files/svg.ts';
 export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './files/templateDrawing.ts';
 export { meshToStl } from './files/stl.ts';
 export { meshToObj, meshToPly } from './files/obj.ts';
+export { bandLines } from './files/bandsDrawing.ts';
 export { type DrawingName, DRAWINGS, sectionRing } from './files/boardDrawings.ts';
-export { type Blank, blankLines, blankSchema, FOAM_WORDS, usualShelf } from './make/blank.ts';
-export { fitInBlank, type RankedBlank, rankedBlanks, shortfallWords } from './make/blankFit.ts';
+export { type Blank, blankLines, blankSchema, type Foam, FOAM_WORDS, FOAMS, usualShelf } from './make/blank.ts';
+export { fitInBlank, type Margin, type RankedBlank, rankedBlanks, shortfallWords } from './make/blankFit.ts';
 export { planingPlan, type PlaningStation, USUAL_PASS_mm } from './make/planing.ts';
 export {
   type Cloth,
@@ -167,3 +176,49 @@ export {
   scheduleWords,
   USUAL_SCHEDULE,
 } from './make/glass.ts';
+export {
+  type AssumptionKey,
+  ASSUMPTION_KEYS,
+  ASSUMPTIONS,
+  type GlassAssumptions,
+  glassAssumptionsSchema,
+  USUAL_ASSUMPTIONS,
+} from './make/glassAssumptions.ts';
+export {
+  type Band,
+  type BandCounts,
+  bandedSection,
+  bandsAt,
+  type BandStation,
+  bandTable,
+  DECK_BANDS,
+  type RailBands,
+  railBands,
+  UNDER_BANDS,
+  USUAL_BANDS,
+} from './make/railBands.ts';
+export * from './make/workingDays.ts';
+export * from './make/schedule.ts';
+export { type CostLine, type CostSheet, costSheet } from './make/cost.ts';
+export {
+  type PriceLine,
+  type Prices,
+  type Tolerances,
+  USUAL_STAGES,
+  USUAL_WORKSHOP,
+  type Workshop,
+  workshopFrom,
+  workshopSchema,
+} from './make/workshop.ts';
+export {
+  type Measured,
+  measuredAgainst,
+  measuringSheet,
+  readOf,
+  type Readings,
+  SHEET_GROUP_WORDS,
+  SHEET_GROUPS,
+  type SheetGroup,
+  type SheetLine,
+} from './make/measuringSheet.ts';
+export { asBuilt, readingsOf } from './make/asBuilt.ts';

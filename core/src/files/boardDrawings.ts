@@ -18,6 +18,7 @@ import { meshStations } from '../solid/stations.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
 import { type Drawing, type DrawnLine, type DrawnText, framed } from './drawing.ts';
+import { bandsDrawing } from './bandsDrawing.ts';
 import { bottomGaugesDrawing, railGaugesDrawing, rockerSticksDrawing } from './makeDrawings.ts';
 
 interface PlanPoint {
@@ -33,6 +34,7 @@ export const DRAWINGS = {
   fins: { words: 'fin layout', draw: finLayoutDrawing },
   sticks: { words: 'rocker sticks: bottom and deck', draw: rockerSticksDrawing },
   railGauges: { words: 'rail gauges', draw: railGaugesDrawing },
+  bands: { words: 'rail bands: lines for deck and bottom', draw: bandsDrawing },
   bottomGauges: { words: 'bottom gauges', draw: bottomGaugesDrawing },
 } as const;
 export type DrawingName = keyof typeof DRAWINGS;

@@ -38,6 +38,15 @@ export const USUAL_STATIONS: readonly StationPlace[] = [
   ...[24, 18, 12, 6, 1].map((inch) => ({ from: 'nose' as const, at_mm: inch * INCH_mm })),
 ];
 
+/** A place in words: "Nose 12", "Wide point", "3 ahead of centre"; `write` says lengths in the shop's way. */
+export function placeWords({ from, at_mm }: StationPlace, write: (mm: number) => string): string {
+  const centred = from === 'centre' || from === 'wide';
+  const name = { nose: 'Nose', tail: 'Tail', centre: 'Centre', wide: 'Wide point' }[from];
+  if (!centred) return `${name} ${write(at_mm)}`;
+  if (Math.abs(at_mm) < 0.05) return name;
+  return `${write(Math.abs(at_mm))} ${at_mm > 0 ? 'ahead of' : 'behind'} ${name.toLowerCase()}`;
+}
+
 /** The table at any list of stations, in the order given. Those that are not on this board are left out. */
 export function stationTable(shape: Shape, places: readonly StationPlace[] = USUAL_STATIONS): StationRow[] {
   return places.flatMap((place): StationRow[] => {

@@ -1,5 +1,7 @@
 import * as z from 'zod';
 import { glassSchema } from '../make/glass.ts';
+import { readingsSchema } from '../make/measuringSheet.ts';
+import { daySchema } from '../make/workingDays.ts';
 import { briefSchema } from '../rider/brief.ts';
 import { boardSchema } from '../board/document.ts';
 
@@ -16,6 +18,19 @@ export type Ride = z.infer<typeof ride>;
 const answer = z.strictObject({ reason: z.string().max(500), numbers: z.string().max(500) });
 export type Answer = z.infer<typeof answer>;
 
+/** Where an order stands on the line: at which of the shop's stages, and when it left it. */
+const order = z.strictObject({ stage: z.string().min(1).max(40), on: daySchema, doneOn: daySchema.optional() });
+export type Order = z.infer<typeof order>;
+
+/** What was measured on the board that was made, and the board fitted to it. The design stays as it was. */
+const shaped = z.strictObject({
+  on: daySchema,
+  readings: readingsSchema,
+  board: boardSchema.optional(),
+  mass_kg: z.number().min(0.5).max(30).optional(),
+});
+export type Shaped = z.infer<typeof shaped>;
+
 /** A board as the shed keeps it: the document, whose it is, and when. The rider is known only by an id. */
 export const boardRecordSchema = z.strictObject({
   id: z.string().min(1).max(64),
@@ -31,6 +46,10 @@ export const boardRecordSchema = z.strictObject({
   /** The blank it is cut from, and what goes on it. */
   blankId: z.string().max(64).optional(),
   glass: glassSchema.optional(),
+  /** Colours and artwork, in words. */
+  colours: z.string().max(300).optional(),
+  order: order.optional(),
+  shaped: shaped.optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */

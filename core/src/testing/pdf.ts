@@ -17,6 +17,8 @@ export interface PdfPageRead {
   height_mm: number;
   texts: PdfText[];
   paths: PdfPath[];
+  /** Rectangles: lower left corner and size, mm. */
+  boxes: { x_mm: number; y_mm: number; width_mm: number; height_mm: number }[];
 }
 
 const MM = 25.4 / 72;
@@ -37,6 +39,7 @@ export async function readPdf(bytes: Uint8Array): Promise<PdfPageRead[]> {
     );
     const list = await page.getOperatorList();
     const paths: PdfPath[] = [];
+    const boxes: PdfPageRead['boxes'] = [];
     list.fnArray.forEach((fn, i) => {
       if (fn !== OPS.constructPath) return;
       const [ops, numbers] = list.argsArray[i] as [number[], number[]];
@@ -47,12 +50,15 @@ export async function readPdf(bytes: Uint8Array): Promise<PdfPageRead[]> {
           if (op === OPS.moveTo || !current) paths.push((current = { points: [], closed: false }));
           current.points.push({ x_mm: numbers[at] * MM, y_mm: numbers[at + 1] * MM });
           at += 2;
-        } else if (op === OPS.rectangle) at += 4;
-        else if (op === OPS.curveTo) at += 6;
+        } else if (op === OPS.rectangle) {
+          const [x_mm, y_mm, width_mm, height_mm] = numbers.slice(at, at + 4).map((n) => n * MM);
+          boxes.push({ x_mm, y_mm, width_mm, height_mm });
+          at += 4;
+        } else if (op === OPS.curveTo) at += 6;
         else if (op === OPS.closePath && current) current.closed = true;
       }
     });
-    pages.push({ width_mm: width * MM, height_mm: height * MM, texts, paths });
+    pages.push({ width_mm: width * MM, height_mm: height * MM, texts, paths, boxes });
   }
   await task.destroy();
   return pages;

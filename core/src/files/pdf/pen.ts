@@ -2,6 +2,7 @@ import {
   clip,
   closePath,
   endPath,
+  fill,
   lineTo,
   moveTo,
   type PDFFont,
@@ -93,4 +94,14 @@ export function drawClipped(
     writeText(page, font, text.text, { ...text, ...at });
   }
   page.pushOperators(popGraphicsState());
+}
+
+/** Filled squares, in black. */
+export function fillBoxes(page: PDFPage, boxes: readonly Box[]): void {
+  const k = POINT_PER_mm;
+  if (boxes.length === 0) return;
+  page.pushOperators(
+    ...boxes.map(({ x_mm, y_mm, width_mm, height_mm }) => rectangle(x_mm * k, y_mm * k, width_mm * k, height_mm * k)),
+    fill(),
+  );
 }

@@ -6,7 +6,6 @@ import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
 import { CHECK_SQUARE_mm, halfOutlineDrawing } from '../templateDrawing.ts';
 import { DRAWINGS, type DrawingName } from '../boardDrawings.ts';
 import { drawingPdf, templatePdf } from './templatePdf.ts';
-import { ticketPdf } from './ticketPdf.ts';
 import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, tilingOf, tilingOn } from './tiling.ts';
 
 const style = { kind: 'fraction', denominator: 16 } as const;
@@ -144,30 +143,5 @@ describe('the template', () => {
 
   it.each(models().map((board) => [board.name, board] as const))('can be made of %s', async (_name, board) => {
     expect((await templatePdf(shapeOf(board), 'A4', style)).length).toBeGreaterThan(5000);
-  });
-});
-
-describe('the ticket', () => {
-  it('is one page with the rider, the size, the litres and every line', async () => {
-    const pages = await readPdf(
-      await ticketPdf(shape, 'A4', style, { riderName: 'Maren', target: 'aim 28.0 to 31.0 L' }),
-    );
-    expect(pages).toHaveLength(1);
-    const text = pages[0].texts.map((t) => t.text).join('\n');
-    for (const part of ['Slack Water', 'for Maren', "6'0 x 19 1/4 x 2 7/16", 'Nose 12', 'aim 28.0', 'Front fins']) {
-      expect(text).toContain(part);
-    }
-    const lowest = Math.min(...pages[0].texts.map((t) => t.y_mm));
-    expect(lowest).toBeGreaterThan(8);
-  });
-
-  it('keeps every line on the page for every model', async () => {
-    for (const board of models()) {
-      const [page] = await readPdf(await ticketPdf(shapeOf(board), 'Letter', style));
-      for (const text of page.texts) {
-        expect(text.y_mm).toBeGreaterThan(8);
-        expect(text.x_mm).toBeLessThan(page.width_mm - 5);
-      }
-    }
   });
 });

@@ -1,8 +1,9 @@
-import { PDFDocument, type PDFFont, type PDFPage, StandardFonts } from 'pdf-lib';
+import { type PDFFont, type PDFPage, StandardFonts } from 'pdf-lib';
 import type { Shape } from '../../board/shape.ts';
 import type { LengthStyle } from '../../units/format.ts';
 import type { Drawing } from '../drawing.ts';
 import { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';
+import { newDocument } from './newDocument.ts';
 import { drawClipped, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
 import { firstPageOf, OVERLAP_mm, PAGE_MARGIN_mm, type PrintedOn, type Tiling, tilingOn } from './tiling.ts';
 
@@ -70,12 +71,7 @@ export async function drawingPdf(
   const turned = typeof on !== 'string' || page_mm.width > page_mm.height;
   const drawing = turned ? scaled(drawn, along, across) : scaled(drawn, across, along);
   const tiling = tilingOn(drawing.width_mm, drawing.height_mm, on);
-  const document = await PDFDocument.create();
-  document.setTitle(drawing.title);
-  document.setCreator('June Tide');
-  document.setProducer('June Tide');
-  document.setCreationDate(new Date(0));
-  document.setModificationDate(new Date(0));
+  const document = await newDocument(drawing.title);
   const font = await document.embedFont(StandardFonts.Helvetica);
   const sheets = tiling.columns * tiling.rows;
 

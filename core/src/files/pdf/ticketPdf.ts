@@ -1,17 +1,27 @@
-import { PDFDocument, StandardFonts } from 'pdf-lib';
+import { StandardFonts } from 'pdf-lib';
 import type { Shape } from '../../board/shape.ts';
 import { ticketLines } from '../../measure/ticket.ts';
 import { outlinePoints } from '../../outline/outline.ts';
 import { volume_L } from '../../measure/volume.ts';
 import { formatLitres, type LengthStyle } from '../../units/format.ts';
 import { sizeLine } from '../templateDrawing.ts';
-import { POINT_PER_mm, strokeLine, writeText } from './pen.ts';
+import { newDocument } from './newDocument.ts';
+import { fillBoxes, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
+import { codeText, qrBoxes } from './qrBoxes.ts';
 import { type Paper, PAPERS } from './tiling.ts';
 
 /** What the ticket says beside the board's own numbers. The rider's first name only if the shaper wants it on paper. */
 export interface TicketExtras {
   riderName?: string;
   target?: string;
+  /** Of the record: in the code, and after the board's name. */
+  id?: string;
+  number?: number;
+  blank?: string;
+  glass?: string;
+  colours?: string;
+  due?: string;
+  weight?: string;
 }
 
 const GROUPS = {
@@ -22,7 +32,24 @@ const GROUPS = {
   rails: 'Rails',
   bottom: 'Bottom',
   fins: 'Fins',
+  make: 'Make',
 } as const;
+
+/** The side of the code, its white included. */
+const CODE_mm = 34;
+const LINE_mm = 4.95;
+
+/** What goes on it and when it is due; lines that are not settled yet stay open for the pencil. */
+function makeLines(extras: TicketExtras): { group: 'make'; name: string; value: string }[] {
+  const open = '.'.repeat(30);
+  return [
+    { name: 'Blank', value: extras.blank },
+    { name: 'Glass', value: extras.glass },
+    { name: 'Weight', value: extras.weight },
+    { name: 'Colours', value: extras.colours },
+    { name: 'Due', value: extras.due },
+  ].map(({ name, value }) => ({ group: 'make', name, value: value ?? open }));
+}
 
 /** One page that hangs on the blank: name, size, litres, a small plan, every number in the order of the work. */
 export async function ticketPdf(
@@ -32,19 +59,15 @@ export async function ticketPdf(
   extras: TicketExtras = {},
 ): Promise<Uint8Array> {
   const { width_mm, height_mm } = PAPERS[paper];
-  const document = await PDFDocument.create();
-  document.setTitle(`${shape.board.name}, ticket`);
-  document.setCreator('June Tide');
-  document.setProducer('June Tide');
-  document.setCreationDate(new Date(0));
-  document.setModificationDate(new Date(0));
+  const name = extras.number === undefined ? shape.board.name : `${shape.board.name} ${extras.number}`;
+  const document = await newDocument(`${name}, ticket`);
   const font = await document.embedFont(StandardFonts.Helvetica);
   const strong = await document.embedFont(StandardFonts.HelveticaBold);
   const page = document.addPage([width_mm * POINT_PER_mm, height_mm * POINT_PER_mm]);
   const left = 18;
   const right = width_mm - 18;
   let y = height_mm - 24;
-  writeText(page, strong, shape.board.name, { x_mm: left, y_mm: y, size_mm: 8 });
+  writeText(page, strong, name, { x_mm: left, y_mm: y, size_mm: 8 });
   if (extras.riderName)
     writeText(page, font, `for ${extras.riderName}`, { x_mm: right, y_mm: y, size_mm: 6, anchor: 'end' });
   y -= 14;
@@ -77,15 +100,21 @@ export async function ticketPdf(
   );
   y -= half + 9;
 
+  if (extras.id !== undefined) {
+    const size = sizeLine(shape, style);
+    const text = codeText({ id: extras.id, name, size, litres_L: volume_L(shape) });
+    fillBoxes(page, qrBoxes(text, { x_mm: right - CODE_mm, y_mm: y - CODE_mm + 2, side_mm: CODE_mm }));
+  }
+  const codeFoot = y - CODE_mm;
   let group: string | undefined;
-  for (const line of ticketLines(shape, style)) {
+  for (const line of [...ticketLines(shape, style), ...makeLines(extras)]) {
     if (line.group !== group) {
-      y -= 2;
+      y -= 1.6;
       strokeLine(
         page,
         [
           { x_mm: left, y_mm: y + 4.4 },
-          { x_mm: right, y_mm: y + 4.4 },
+          { x_mm: extras.id !== undefined && y > codeFoot ? right - CODE_mm - 4 : right, y_mm: y + 4.4 },
         ],
         0.1,
       );
@@ -94,7 +123,7 @@ export async function ticketPdf(
     }
     writeText(page, font, line.name, { x_mm: left + 30, y_mm: y, size_mm: 3.8 });
     writeText(page, strong, line.value, { x_mm: left + 68, y_mm: y, size_mm: 3.8 });
-    y -= 5.4;
+    y -= LINE_mm;
   }
   writeText(page, font, 'Foam dust: mask on, extraction on. Your supplier’s data sheet and local rules come first.', {
     x_mm: left,

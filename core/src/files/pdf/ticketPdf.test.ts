@@ -1,0 +1,116 @@
+import { describe, expect, it } from '@jest/globals';
+import jsQR from 'jsqr';
+import { shapeOf } from '../../board/shape.ts';
+import { stationTable } from '../../measure/stationTable.ts';
+import { volume_L } from '../../measure/volume.ts';
+import { modelNamed, models } from '../../models/models.ts';
+import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
+import { formatLength } from '../../units/format.ts';
+import { ticketPdf } from './ticketPdf.ts';
+import { PAPERS } from './tiling.ts';
+import { wallSheetPdf } from './wallSheetPdf.ts';
+
+const style = { kind: 'fraction', denominator: 16 } as const;
+const shape = shapeOf(modelNamed('Slack Water')!);
+const full = {
+  riderName: 'Maren',
+  target: 'aim 28.0 to 31.0 L',
+  id: 'skarn-slack-118',
+  number: 118,
+  blank: "6'5 curved, PU",
+  glass: '4+4/4 oz, polyester, sanded',
+  colours: 'clear, one grey pinline',
+  due: '2026-12-11',
+  weight: 'about 2.6 kg',
+};
+
+/** What a camera would read: the page's filled squares as a picture, through a decoder that is not the encoder. */
+function scanned(page: PdfPageRead): string | undefined {
+  const k = 8;
+  const [width, height] = [Math.round(page.width_mm * k), Math.round(page.height_mm * k)];
+  const pixels = new Uint8ClampedArray(4 * width * height).fill(255);
+  for (const box of page.boxes) {
+    for (let y = Math.round(box.y_mm * k); y < Math.round((box.y_mm + box.height_mm) * k); y++) {
+      for (let x = Math.round(box.x_mm * k); x < Math.round((box.x_mm + box.width_mm) * k); x++) {
+        pixels.fill(0, 4 * ((height - 1 - y) * width + x), 4 * ((height - 1 - y) * width + x) + 3);
+      }
+    }
+  }
+  return jsQR(pixels, width, height)?.data;
+}
+
+describe('the ticket', () => {
+  it('is one page with the rider, the size, the litres, the order and every line', async () => {
+    const pages = await readPdf(await ticketPdf(shape, 'A4', style, full));
+    expect(pages).toHaveLength(1);
+    const text = pages[0].texts.map((t) => t.text).join('\n');
+    const parts = ['Slack Water 118', 'for Maren', "6'0 x 19 1/4 x 2 7/16", 'Nose 12', 'aim 28.0', 'Front fins'];
+    for (const part of [...parts, full.blank, full.glass, full.colours, full.due, full.weight]) {
+      expect(text).toContain(part);
+    }
+  });
+
+  it('has a code that a reader reads: the board’s id, sizes and litres', async () => {
+    const [page] = await readPdf(await ticketPdf(shape, 'A4', style, full));
+    const said: unknown = JSON.parse(scanned(page) ?? 'null');
+    expect(said).toEqual({
+      juneTide: 1,
+      id: 'skarn-slack-118',
+      name: 'Slack Water 118',
+      size: "6'0 x 19 1/4 x 2 7/16",
+      litres_L: Number(volume_L(shape).toFixed(1)),
+    });
+  });
+
+  it('leaves lines that are not settled open for the pencil, and has no code without a record', async () => {
+    const [page] = await readPdf(await ticketPdf(shape, 'A4', style));
+    expect(page.texts.filter(({ text }) => /^\.{20,}$/.test(text))).toHaveLength(5);
+    expect(page.boxes).toEqual([]);
+  });
+
+  it('keeps every line on the page and off the code, for every model', async () => {
+    for (const board of models()) {
+      const [page] = await readPdf(await ticketPdf(shapeOf(board), 'Letter', style, full));
+      const code = {
+        left: Math.min(...page.boxes.map((b) => b.x_mm)),
+        low: Math.min(...page.boxes.map((b) => b.y_mm)),
+        high: Math.max(...page.boxes.map((b) => b.y_mm + b.height_mm)),
+      };
+      const rows = new Set<string>();
+      for (const text of page.texts) {
+        expect(text.y_mm).toBeGreaterThan(8);
+        expect(text.x_mm).toBeLessThan(page.width_mm - 5);
+        // Letters of this size are 2.1 mm wide on the average.
+        const reach = text.x_mm + 2.1 * text.text.length;
+        if (text.y_mm > code.low - 1 && text.y_mm < code.high) expect(reach).toBeLessThan(code.left);
+        rows.add(`${text.x_mm.toFixed(1)} ${text.y_mm.toFixed(1)}`);
+      }
+      // No two texts begin at one place: nothing is written over.
+      expect(rows.size).toBe(page.texts.length);
+      const values = page.texts.filter(({ x_mm }) => Math.abs(x_mm - 86) < 0.1).map(({ y_mm }) => y_mm);
+      expect(Math.min(...values)).toBeGreaterThan(18);
+    }
+  });
+});
+
+describe('the wall sheet', () => {
+  it('is one landscape page with every station in large type', async () => {
+    for (const paper of ['A4', 'Letter', 'A3'] as const) {
+      const pages = await readPdf(
+        await wallSheetPdf(shape, paper, style, { name: 'Slack Water 118', riderName: 'Maren' }),
+      );
+      expect(pages).toHaveLength(1);
+      const [page] = pages;
+      expect(page.width_mm).toBeCloseTo(PAPERS[paper].height_mm, 2);
+      const said = page.texts.map(({ text }) => text);
+      for (const row of stationTable(shape)) {
+        expect(said).toContain(formatLength(row.width_mm, style));
+        expect(said).toContain(formatLength(row.thickness_mm, style));
+      }
+      expect(said).toEqual(expect.arrayContaining(['Nose 12', 'Wide point', 'Centre', 'Tail 12', 'Slack Water 118']));
+      for (const text of page.texts) expect(text.y_mm).toBeGreaterThan(8);
+      const ys = [...new Set(page.texts.filter(({ x_mm }) => x_mm < 17).map(({ y_mm }) => y_mm))].sort((a, b) => a - b);
+      expect(ys[2] - ys[1]).toBeGreaterThan(9);
+    }
+  });
+});

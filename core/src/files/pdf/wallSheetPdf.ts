@@ -1,0 +1,82 @@
+import { StandardFonts } from 'pdf-lib';
+import type { Shape } from '../../board/shape.ts';
+import { placeWords, type StationRow, stationTable } from '../../measure/stationTable.ts';
+import { volume_L } from '../../measure/volume.ts';
+import { railRatio } from '../../rails/rails.ts';
+import { formatLength, formatLitres, type LengthStyle } from '../../units/format.ts';
+import { sizeLine } from '../templateDrawing.ts';
+import { newDocument } from './newDocument.ts';
+import { POINT_PER_mm, strokeLine, writeText } from './pen.ts';
+import { type Paper, PAPERS } from './tiling.ts';
+
+/** Columns of the wall sheet, in the order the tape, the callipers, the straightedge and the gauge are taken up. */
+const COLUMNS: readonly { name: string; write: (row: StationRow, length: (mm: number) => string) => string }[] = [
+  { name: 'Width', write: (row, length) => length(row.width_mm) },
+  { name: 'Thick', write: (row, length) => length(row.thickness_mm) },
+  { name: 'Rocker', write: (row, length) => length(row.stringer_mm) },
+  { name: 'Rail', write: (row) => railRatio(row.apexShare) },
+  {
+    name: 'Bottom',
+    write: (row, length) =>
+      Math.abs(row.bottom_mm) < 0.4 ? 'flat' : `${length(Math.abs(row.bottom_mm))} ${row.bottom_mm > 0 ? 'in' : 'out'}`,
+  },
+];
+
+/** One landscape page for the wall: the stations in type that is read from across the shed, nose at the top. */
+export async function wallSheetPdf(
+  shape: Shape,
+  paper: Paper,
+  style: LengthStyle,
+  heading: { name: string; riderName?: string },
+): Promise<Uint8Array> {
+  const { width_mm: height_mm, height_mm: width_mm } = PAPERS[paper];
+  const document = await newDocument(`${heading.name}, wall sheet`);
+  const font = await document.embedFont(StandardFonts.Helvetica);
+  const strong = await document.embedFont(StandardFonts.HelveticaBold);
+  const page = document.addPage([width_mm * POINT_PER_mm, height_mm * POINT_PER_mm]);
+  const left = 16;
+  const right = width_mm - 16;
+  let y = height_mm - 20;
+  writeText(page, strong, heading.name, { x_mm: left, y_mm: y, size_mm: 10 });
+  const rider = heading.riderName ? `for ${heading.riderName}` : '';
+  writeText(page, font, rider, { x_mm: right, y_mm: y, size_mm: 7, anchor: 'end' });
+  y -= 12;
+  writeText(page, strong, sizeLine(shape, style), { x_mm: left, y_mm: y, size_mm: 9 });
+  writeText(page, strong, formatLitres(volume_L(shape)), { x_mm: right, y_mm: y, size_mm: 9, anchor: 'end' });
+  y -= 14;
+  const rows = stationTable(shape).sort((a, b) => b.x_mm - a.x_mm);
+  const step = (y - 22) / rows.length;
+  const size_mm = Math.min(8, 0.62 * step);
+  const columnAt = (i: number) => left + 62 + ((right - left - 62) * (i + 1)) / COLUMNS.length;
+  const rule = (at: number, weight: number) =>
+    strokeLine(
+      page,
+      [
+        { x_mm: left, y_mm: at },
+        { x_mm: right, y_mm: at },
+      ],
+      weight,
+    );
+  COLUMNS.forEach(({ name }, i) => {
+    writeText(page, font, name, { x_mm: columnAt(i), y_mm: y, size_mm: 5, anchor: 'end' });
+  });
+  rule(y - 2.5, 0.4);
+  for (const row of rows) {
+    y -= step;
+    writeText(
+      page,
+      font,
+      placeWords(row, (mm) => formatLength(mm, style)),
+      { x_mm: left, y_mm: y, size_mm },
+    );
+    COLUMNS.forEach(({ write }, i) => {
+      const text = write(row, (mm) => formatLength(mm, style));
+      writeText(page, strong, text, { x_mm: columnAt(i), y_mm: y, size_mm, anchor: 'end' });
+    });
+    rule(y - 0.28 * step, 0.1);
+  }
+  const note =
+    'Rocker over the straightedge at the flat point. Bottom: light under a straightedge (in), or how far it rocks (out).';
+  writeText(page, font, note, { x_mm: left, y_mm: 10, size_mm: 3.4 });
+  return document.save();
+}
