@@ -5,12 +5,15 @@ import { built, useLengthStyle } from './Measure.tsx';
 
 interface LengthFieldProps {
   label: string;
-  value_mm: number;
+  /** Left out: nothing has been read yet. */
+  value_mm: number | undefined;
   feet?: boolean;
   small?: boolean;
   disabled?: boolean;
   /** Makes the change; what it answers is shown in words. `nudge` joins a run of nudges into one step. */
   onChange: (value_mm: number, nudge: boolean) => EditResult;
+  /** Makes it nothing again, where it may be nothing. */
+  onClear?: () => void;
   onHold?: () => void;
 }
 
@@ -34,15 +37,23 @@ export function LengthField({
   small = false,
   disabled = false,
   onChange,
+  onClear,
   onHold,
 }: LengthFieldProps) {
   const style = useLengthStyle();
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
-  const written = writeLength(value_mm, style, { feet });
+  const written = value_mm === undefined ? undefined : writeLength(value_mm, style, { feet });
+  const plain = written?.text ?? '';
 
   const commit = (text: string): boolean => {
+    if (onClear && text.trim() === '') {
+      onClear();
+      setError(undefined);
+      setDraft(undefined);
+      return true;
+    }
     const parsed = parseLength(text, bareUnitOf(style));
     if (!parsed.ok) {
       setError(parsed.reason);
@@ -73,13 +84,13 @@ export function LengthField({
         aria-label={label}
         aria-invalid={error !== undefined}
         className={draft === undefined ? 'covered' : ''}
-        value={draft ?? written.text}
+        value={draft ?? plain}
         disabled={disabled}
         inputMode="text"
         autoComplete="off"
         spellCheck={false}
         onFocus={(event) => {
-          setDraft(written.text);
+          setDraft(plain);
           onHold?.();
           event.currentTarget.select();
         }}
@@ -88,13 +99,13 @@ export function LengthField({
           setError(undefined);
         }}
         onBlur={() => {
-          if (draft !== undefined && draft.trim() !== written.text && !commit(draft)) return;
+          if (draft !== undefined && draft.trim() !== plain && !commit(draft)) return;
           setDraft(undefined);
           setError(undefined);
         }}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && draft !== undefined) {
-            if (draft.trim() === written.text || commit(draft)) requestAnimationFrame(() => input.current?.select());
+            if (draft.trim() === plain || commit(draft)) requestAnimationFrame(() => input.current?.select());
           }
           if (event.key === 'Escape') {
             setDraft(undefined);
@@ -103,12 +114,13 @@ export function LengthField({
           }
           if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             event.preventDefault();
+            if (value_mm === undefined) return;
             const way = event.key === 'ArrowUp' ? 1 : -1;
             take(value_mm + way * nudgeOf(style, event), true);
           }
         }}
       />
-      {draft === undefined && (
+      {draft === undefined && written && (
         <span className="shown fraction" aria-hidden="true">
           {built(written)}
         </span>

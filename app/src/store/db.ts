@@ -6,6 +6,8 @@ import {
   type RockerReading,
   type Schools,
   USUAL_SCHOOLS,
+  USUAL_WORKSHOP,
+  type Workshop,
 } from '@june-tide/core';
 
 /** The shop's own choices. */
@@ -24,6 +26,8 @@ export interface Settings {
   /** How rocker is read. */
   reading: RockerReading;
   schools: Schools;
+  /** Stages, days, hours, prices and figures of the shop as a place of work. */
+  workshop: Workshop;
 }
 
 export const USUAL_SETTINGS: Settings = {
@@ -37,6 +41,7 @@ export const USUAL_SETTINGS: Settings = {
   lengthAlong: 'straight',
   reading: 'flat',
   schools: USUAL_SCHOOLS,
+  workshop: USUAL_WORKSHOP,
 };
 
 export interface Shed {

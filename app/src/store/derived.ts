@@ -1,19 +1,30 @@
 import {
+  type Blank,
   type Board,
   type BoardRecord,
   type Case,
+  type Day,
+  daySchema,
   Facts,
+  type Foam,
+  type Laminated,
+  laminated,
   type LastBoard,
   type LengthStyle,
   type LitresTarget,
   measure,
   type Measures,
+  type Pace,
   type Rider,
   type Shape,
   type Sized,
   sizedBySchools,
   shapeOf,
+  type Standing,
+  standing,
+  USUAL_SCHEDULE,
   type Waves,
+  type Workshop,
   type Writer,
   writerOf,
 } from '@june-tide/core';
@@ -147,6 +158,30 @@ export function caseFor(
     target,
     schools: shop.settings.schools,
   };
+}
+
+/** How an order on the line stands today; undefined for a board that is not on it. */
+export function standingOf(record: BoardRecord, workshop: Workshop, today: Day): Standing | undefined {
+  if (!record.order || record.order.doneOn !== undefined) return undefined;
+  const due = daySchema.safeParse(record.brief?.dueOn);
+  return standing(workshop.stages, record.order.stage, due.success ? due.data : undefined, today, paceOf(workshop));
+}
+
+export const paceOf = (workshop: Workshop): Pace => ({ ...workshop, boardHoursADay: workshop.hoursADay });
+
+/** The foam and stringer a board is made from: its blank's, or the usual until one is taken. */
+export function foamOf(
+  record: BoardRecord,
+  shelf: readonly Blank[],
+): { foam: Foam; stringer_mm: number; blank?: Blank } {
+  const blank = shelf.find(({ id }) => id === record.blankId);
+  return blank ? { foam: blank.foam, stringer_mm: blank.stringer_mm, blank } : { foam: 'pu', stringer_mm: 4 };
+}
+
+/** Cloth, resin and weight of an order, by the shop's own figures. */
+export function laminatedFor(record: BoardRecord, shelf: readonly Blank[], workshop: Workshop): Laminated {
+  const { foam, stringer_mm } = foamOf(record, shelf);
+  return laminated(shapeFor(record.board), foam, stringer_mm, record.glass ?? USUAL_SCHEDULE, workshop.glass);
 }
 
 export const writerFor = (settings: Settings): Writer => writerOf(styleOf(settings), settings.massUnit);

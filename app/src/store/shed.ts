@@ -10,11 +10,14 @@ import {
   type Rider,
   riderSchema,
   schoolsSchema,
+  type Workshop,
+  workshopFrom,
   usualShelf,
 } from '@june-tide/core';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
 import { db, type Settings, USUAL_SETTINGS } from './db.ts';
 import { type History, noHistory, redone, stepped, undone } from './history.ts';
+import { today } from './today.ts';
 import { SaveQueue, type SaveState } from './saveQueue.ts';
 
 export type EditResult = { ok: true } | { ok: false; issues: Issue[] };
@@ -59,7 +62,7 @@ export async function loadShed(): Promise<void> {
     if (!settings) {
       await db.transaction('rw', db.boards, db.riders, db.settings, async () => {
         await db.riders.bulkPut([...DEMO_RIDERS]);
-        await db.boards.bulkPut(demoRecords());
+        await db.boards.bulkPut(demoRecords(today()));
         await db.settings.put(USUAL_SETTINGS);
       });
     }
@@ -73,7 +76,12 @@ export async function loadShed(): Promise<void> {
       records: byId(good),
       riders: byId(riders.flatMap((parsed) => (parsed.success ? [parsed.data] : []))),
       shelf: blanks.flatMap((parsed) => (parsed.success ? [parsed.data] : [])),
-      settings: { ...USUAL_SETTINGS, ...settings, schools: schoolsSchema.parse(settings?.schools ?? {}) },
+      settings: {
+        ...USUAL_SETTINGS,
+        ...settings,
+        schools: schoolsSchema.parse(settings?.schools ?? {}),
+        workshop: workshopFrom(settings?.workshop),
+      },
       unreadable: boards.length - good.length,
     });
   } catch (error) {
@@ -230,6 +238,30 @@ export function changeSettings(change: Partial<Settings>): void {
   const settings = { ...useShed.getState().settings, ...change };
   useShed.setState({ settings });
   queue.put('settings', () => db.settings.put(settings));
+}
+
+/** Puts an order at a stage of the line, or on it; one change that can be undone. */
+export function toStage(id: string, stage: { id: string; name: string }): EditResult {
+  return edit(id, `to ${stage.name}`, (record) =>
+    record.order?.stage === stage.id && record.order.doneOn === undefined
+      ? record
+      : { ...record, order: { stage: stage.id, on: today() } },
+  );
+}
+
+/** The board is out of the door: it leaves the line and stays on the rack. */
+export function handedOver(id: string): EditResult {
+  return edit(id, 'handed over', (record) =>
+    record.order ? { ...record, order: { ...record.order, doneOn: today() } } : record,
+  );
+}
+
+export function offTheLine(id: string): EditResult {
+  return edit(id, 'off the line', ({ order: _off, ...record }) => record);
+}
+
+export function changeWorkshop(change: Partial<Workshop>): void {
+  changeSettings({ workshop: { ...useShed.getState().settings.workshop, ...change } });
 }
 
 if (typeof window !== 'undefined') {

@@ -6,6 +6,7 @@ import {
   meshToObj,
   meshToPly,
   meshToStl,
+  railBands,
   rankedBlanks,
   shapeOf,
 } from '@june-tide/core';
@@ -30,7 +31,13 @@ self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {
         break;
       }
       case 'blanks':
-        answer({ kind: 'blanks', revision: request.revision, ranked: rankedBlanks(shape, request.shelf) }, []);
+        answer(
+          { kind: 'blanks', revision: request.revision, ranked: rankedBlanks(shape, request.shelf, request.allowance) },
+          [],
+        );
+        break;
+      case 'bands':
+        answer({ kind: 'bands', revision: request.revision, bands: railBands(shape, request.counts) }, []);
         break;
       case 'solid': {
         const bytes = written(meshOf(shape), request.to, request.board.name);

@@ -1,4 +1,4 @@
-import type { Blank, Board, LitMesh, RankedBlank } from '@june-tide/core';
+import type { Allowance, BandCounts, Blank, Board, LitMesh, RailBands, RankedBlank } from '@june-tide/core';
 
 /** The formats a solid is written in. */
 export type SolidFormat = 'stl' | '3mf' | 'obj' | 'ply';
@@ -24,7 +24,8 @@ export interface ShadeRequest {
 export type SolidRequest =
   | ShadeRequest
   | { kind: 'lit'; revision: number; board: Board }
-  | { kind: 'blanks'; revision: number; board: Board; shelf: readonly Blank[] }
+  | { kind: 'blanks'; revision: number; board: Board; shelf: readonly Blank[]; allowance: Allowance }
+  | { kind: 'bands'; revision: number; board: Board; counts: BandCounts }
   | { kind: 'solid'; revision: number; board: Board; to: SolidFormat };
 
 export type SolidAnswer =
@@ -32,4 +33,5 @@ export type SolidAnswer =
   | { kind: 'lit'; revision: number; mesh: LitMesh }
   | { kind: 'solid'; revision: number; bytes: Uint8Array<ArrayBuffer> }
   | { kind: 'blanks'; revision: number; ranked: RankedBlank[] }
+  | { kind: 'bands'; revision: number; bands: RailBands }
   | { kind: 'failed'; revision: number; words: string };

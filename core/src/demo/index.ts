@@ -1,5 +1,7 @@
 import type { BoardRecord } from '../record/record.ts';
 import type { Board } from '../board/document.ts';
+import { type GlassSchedule, USUAL_SCHEDULE } from '../make/glass.ts';
+import { type Day, dayAfter } from '../make/workingDays.ts';
 import { modelNamed } from '../models/models.ts';
 import type { Rider } from '../rider/rider.ts';
 import { INCH_mm } from '../units/length.ts';
@@ -50,9 +52,17 @@ function resized(model: string, change: (board: Board) => Board = (board) => boa
   return change(board);
 }
 
-/** The boards on the rack of a new shed. */
-export function demoRecords(): BoardRecord[] {
-  const record = (id: string, number: number, riderId: string | null, day: string, board: Board): BoardRecord => ({
+/** The boards on the rack of a new shed; some are on the line, due in the weeks after the day it is opened. */
+export function demoRecords(today: Day): BoardRecord[] {
+  const record = (
+    id: string,
+    number: number,
+    riderId: string | null,
+    day: string,
+    board: Board,
+    ordered: Partial<BoardRecord> = {},
+  ): BoardRecord => ({
+    ...ordered,
     id,
     number,
     riderId,
@@ -68,14 +78,34 @@ export function demoRecords(): BoardRecord[] {
     foil: { ...board.foil, thickness_mm: 2.5 * INCH_mm },
     notes: 'Two inches longer and a quarter wider than 104: more under the chest for the winter suit.',
   });
+  const on = (stage: string, dueIn_days: number, glass: GlassSchedule, colours: string, riderId: string) => {
+    const waves = DEMO_RIDERS.find(({ id }) => id === riderId)!.waves;
+    return {
+      glass,
+      colours,
+      brief: { waves, purpose: '', mustHaves: '', dueOn: dayAfter(today, dueIn_days) },
+      order: { stage, on: today },
+    };
+  };
+  const epoxy: GlassSchedule = { resin: 'epoxy', deck: ['e4', 's4'], bottom: ['e4'], finish: 'sanded' };
+  const heavy: GlassSchedule = { resin: 'polyester', deck: ['e6', 'e6'], bottom: ['e6'], finish: 'gloss' };
   return [
     record('skarn-penny-2', 2, 'ana', '03-12', resized('Penny Step')),
     record('skarn-kettle-7', 7, 'kit', '05-02', resized('Kettle')),
-    record('skarn-stairs-3', 3, 'jory', '08-21', resized('Two Stairs')),
+    record('skarn-stairs-3', 3, 'jory', '08-21', resized('Two Stairs'), {
+      ...on('brief', 30, epoxy, 'grey rails', 'jory'),
+    }),
     record('skarn-slack-104', 104, 'maren', '02-03', resized('Slack Water')),
-    record('skarn-slack-118', 118, 'maren', '11-16', resized('Slack Water', longer)),
-    record('skarn-gannet-2', 2, 'ruan', '09-30', resized('Gannet')),
-    record('skarn-lamp-5', 5, 'petra', '10-14', resized('Lamplight')),
+    record('skarn-slack-118', 118, 'maren', '11-16', resized('Slack Water', longer), {
+      ...on('shape', 16, USUAL_SCHEDULE, 'clear, one grey pinline', 'maren'),
+      blankId: 'shelf-6-5-pu',
+    }),
+    record('skarn-gannet-2', 2, 'ruan', '09-30', resized('Gannet'), {
+      ...on('sand', 2, USUAL_SCHEDULE, 'clear', 'ruan'),
+    }),
+    record('skarn-lamp-5', 5, 'petra', '10-14', resized('Lamplight'), {
+      ...on('glass', 12, heavy, 'bottle green tint, cut laps', 'petra'),
+    }),
     record('skarn-quay-9', 9, 'ines', '06-18', resized('Long Quay')),
     record('skarn-ledge-4', 4, 'ruan', '01-22', resized('North Ledge')),
   ];

@@ -1,7 +1,9 @@
 import * as z from 'zod';
 import { INCH_mm } from '../units/length.ts';
+import { USUAL_ALLOWANCE } from './blankFit.ts';
 import { type Cloth, CLOTHS } from './glass.ts';
 import { glassAssumptionsSchema, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
+import { USUAL_PASS_mm } from './planing.ts';
 import { daySchema } from './workingDays.ts';
 
 const money = z.number().min(0).max(100000);
@@ -103,6 +105,14 @@ export const workshopSchema = z.strictObject({
   priceList: z.array(priceLineSchema).max(200),
   tolerances: tolerancesSchema,
   glass: glassAssumptionsSchema,
+  /** Foam wanted outside the board in its blank. */
+  allowance: z.strictObject({
+    surface_mm: z.number().min(0).max(50),
+    width_mm: z.number().min(0).max(100),
+    ends_mm: z.number().min(0).max(200),
+  }),
+  /** The planer's depth. */
+  planerPass_mm: z.number().min(0.2).max(12),
 });
 export type Workshop = z.infer<typeof workshopSchema>;
 
@@ -116,6 +126,8 @@ export const USUAL_WORKSHOP: Workshop = {
   priceList: [],
   tolerances: USUAL_TOLERANCES,
   glass: USUAL_ASSUMPTIONS,
+  allowance: USUAL_ALLOWANCE,
+  planerPass_mm: USUAL_PASS_mm,
 };
 
 /** A stored workshop, part by part: what cannot be read any more is the usual one again, the rest is kept. Never throws. */

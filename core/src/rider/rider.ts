@@ -22,6 +22,14 @@ export const wavesSchema = z.strictObject({
 });
 /** The waves a rider or an order is about, and what is worn in them. */
 export type Waves = z.infer<typeof wavesSchema>;
+/** What is taken until somebody says. */
+export const USUAL_WAVES: Waves = {
+  size: 'waistToHead',
+  power: 'medium',
+  steepness: 'medium',
+  chop: 'some',
+  rubber: 'thin',
+};
 
 /** A board the rider has, in their own words. */
 const riddenBoard = z.strictObject({

@@ -85,8 +85,8 @@ export function formatLength(value_mm: number, style: LengthStyle, options: Writ
 }
 
 /** Litres to one place, with the unit. */
-export function formatLitres(volume_L: number): string {
-  return Number.isFinite(volume_L) ? `${volume_L.toFixed(1)} L` : '–';
+export function formatLitres(volume_L: number, places = 1): string {
+  return Number.isFinite(volume_L) ? `${volume_L.toFixed(places)} L` : '–';
 }
 
 /** A person's or a board's mass: 76 kg or 168 lb. */

@@ -1,5 +1,15 @@
 import { NavLink } from 'react-router';
-import { bottomWords, formatLength, formatMass, railRatio, SETUP_WORDS, verdict } from '@june-tide/core';
+import {
+  type Blank,
+  type BoardRecord,
+  bottomWords,
+  formatLength,
+  formatMass,
+  railRatio,
+  scheduleWords,
+  SETUP_WORDS,
+  verdict,
+} from '@june-tide/core';
 import { BuiltText, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { type BayContext, STEP_WORDS, type StepKey, STEPS, useBay } from './useBay.ts';
@@ -9,6 +19,7 @@ export function JobCard() {
   const bay = useBay();
   const style = useLengthStyle();
   const massUnit = useShed((shed) => shed.settings.massUnit);
+  const shelf = useShed((shed) => shed.shelf);
   const write = (mm: number, feet = false) => formatLength(mm, style, { feet });
   return (
     <nav className="job" aria-label="Order of the work">
@@ -54,9 +65,16 @@ export function JobCard() {
         return count === 0 ? 'nothing to look at' : `${count} to look at`;
       }
       case 'make':
-        return 'paper and files';
+        return makeWords(record, shelf);
       case 'ride':
         return record.rides.length === 0 ? 'not yet' : `${record.rides.length} noted`;
     }
   }
+}
+
+/** What is settled of making: the blank, and the glass. */
+function makeWords(record: BoardRecord, shelf: readonly Blank[]): string {
+  const blank = shelf.find(({ id }) => id === record.blankId);
+  const parts = [blank?.name, record.glass && scheduleWords(record.glass)].filter((part) => part !== undefined);
+  return parts.length > 0 ? parts.join(', ') : 'blank, paper, glass';
 }

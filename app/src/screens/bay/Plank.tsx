@@ -3,6 +3,7 @@ import { lazy, memo, Suspense, useMemo, useRef } from 'react';
 import { type Board, type Foil, halfBreadthAt, INCH_mm, markRows, type Rocker, thicknessAt } from '@june-tide/core';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
+import { BandsOnPlan } from './BandsOnPlan.tsx';
 import { BottomStrips } from './BottomStrips.tsx';
 import { DeckLight } from './DeckLight.tsx';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
@@ -61,6 +62,7 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
           <Tape scale={scale} length_mm={record.board.length_mm} hook_mm={hook_mm} moveHook={moveHook} />
           <Marks scale={scale} />
           {step === 'outline' && <WingsOnPlan scale={scale} />}
+          {step === 'make' && <BandsOnPlan scale={scale} />}
           {step === 'bottom' && <ReliefOnPlan scale={scale} />}
           {step === 'bottom' && <BottomStrips scale={scale} />}
         </svg>

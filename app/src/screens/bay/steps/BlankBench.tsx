@@ -1,15 +1,18 @@
-import { Button, message, Spin } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { Button, Spin } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import {
+  type Allowance,
   blankLines,
   FOAM_WORDS,
   INCH_mm,
+  type Margin,
   planingPlan,
   type RankedBlank,
   shortfallWords,
   thicknessAt,
-  USUAL_PASS_mm,
 } from '@june-tide/core';
+import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { edit, keepShelf, useShed } from '../../../store/shed.ts';
@@ -25,15 +28,20 @@ export function BlankBench() {
   const style = useLengthStyle();
   const [ranked, setRanked] = useState<RankedBlank[]>();
   const [failed, setFailed] = useState(false);
-  const picker = useRef<HTMLInputElement>(null);
-  const [notice, holder] = message.useMessage();
   const { board } = record;
+  const { allowance } = useShed((shed) => shed.settings.workshop);
+  const records = useShed((shed) => shed.records);
+  /** Boards on the line that are cut from a blank already. */
+  const taken = (blankId: string) =>
+    Object.values(records).filter(
+      (other) => other.id !== record.id && other.blankId === blankId && other.order && !other.order.doneOn,
+    ).length;
 
   useEffect(() => {
     let dropped = false;
     setFailed(false);
     solidClient
-      .ask({ kind: 'blanks', board, shelf })
+      .ask({ kind: 'blanks', board, shelf, allowance })
       .then((answer) => {
         if (!dropped && answer.kind === 'blanks') setRanked(answer.ranked);
       })
@@ -43,42 +51,13 @@ export function BlankBench() {
     return () => {
       dropped = true;
     };
-  }, [board, shelf]);
+  }, [board, shelf, allowance]);
 
-  const takeShelf = async (file: File | undefined) => {
-    if (!file) return;
-    const { shelfFromCsv } = await import('@june-tide/core/packages');
-    const read = shelfFromCsv(await file.text());
-    if (!read.ok) {
-      void notice.error(`${file.name}: ${read.reason}. The shelf is as it was.`, 10);
-      return;
-    }
-    const before = shelf;
-    keepShelf(read.shelf);
-    void notice.success({
-      key: 'shelf',
-      duration: 8,
-      content: (
-        <span>
-          {read.shelf.length} blanks on the shelf.{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              keepShelf(before);
-              notice.destroy('shelf');
-            }}
-          >
-            Undo
-          </Button>
-        </span>
-      ),
-    });
-  };
   const fitting = ranked?.filter(({ fit }) => fit.fits).length ?? 0;
   const chosen = ranked?.find(({ blank }) => blank.id === record.blankId);
   return (
     <div className="blank-bench" role="group" aria-label="Blank">
-      {holder}
+      <Wanted />
       {failed && (
         <p role="alert" className="trouble">
           The blanks could not be worked out. The board is safe; change anything to try again.
@@ -91,7 +70,7 @@ export function BlankBench() {
       )}
       {ranked && (
         <>
-          <p className="quiet" style={{ margin: '0 0 4px' }}>
+          <p className="quiet" data-testid="blanks-fit" style={{ margin: '0 0 4px' }}>
             {fitting === 0 ? 'None' : fitting} of {ranked.length} blanks hold it, the least foam to take off first.
           </p>
           <table className="marks">
@@ -115,7 +94,10 @@ export function BlankBench() {
                 <tr key={blank.id} className={blank.id === record.blankId ? 'held' : ''}>
                   <th scope="row">{blank.name}</th>
                   <td>{FOAM_WORDS[blank.foam]}</td>
-                  <td className="num">{blank.stock}</td>
+                  <td className="num">
+                    {blank.stock}
+                    {taken(blank.id) > 0 && <span className="quiet">, {taken(blank.id)} taken</span>}
+                  </td>
                   <td className="num">
                     {fit.fits ? (
                       <Measure mm={fit.meanCut_mm} />
@@ -143,30 +125,8 @@ export function BlankBench() {
       )}
       {chosen && <Chosen ranked={chosen} />}
       <div className="row-of-tools">
-        <Button
-          size="small"
-          onClick={() =>
-            void import('@june-tide/core/packages').then(({ shelfToCsv }) =>
-              saveFile(shelfToCsv(shelf), 'shelf.csv', 'text/csv'),
-            )
-          }
-        >
-          Shelf as CSV
-        </Button>
-        <Button size="small" onClick={() => picker.current?.click()}>
-          Shelf from CSV
-        </Button>
-        <input
-          ref={picker}
-          type="file"
-          accept=".csv,text/csv"
-          aria-label="Shelf file"
-          hidden
-          onChange={(event) => {
-            void takeShelf(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <ShelfFiles />
+        <Link to="/shelf">The shelf</Link>
       </div>
       <p className="caution">
         Power planer and foam dust: mask and extraction on, eyes and ears covered, both hands on it. A hot wire on EPS
@@ -176,10 +136,48 @@ export function BlankBench() {
   );
 }
 
+/** The foam wanted outside the board, and the planer's depth: the shop's own. */
+function Wanted() {
+  const { allowance, planerPass_mm } = useShed((shed) => shed.settings.workshop);
+  const refused = (words: string): EditResult => ({ ok: false, issues: [{ code: 'range', path: '', words }] });
+  const allowed = (key: keyof Allowance, most: number) => (mm: number) => {
+    if (!(mm >= 0 && mm <= most)) return refused('that is no allowance for a blank');
+    changeWorkshop({ allowance: { ...allowance, [key]: mm } });
+    return { ok: true as const };
+  };
+  return (
+    <div className="row-of-tools" style={{ marginTop: 0 }} role="group" aria-label="Foam wanted outside">
+      <span>Outside the board: deck and bottom</span>
+      <LengthField
+        small
+        label="Over deck and bottom"
+        value_mm={allowance.surface_mm}
+        onChange={allowed('surface_mm', 50)}
+      />
+      <span>rails</span>
+      <LengthField small label="At the rails" value_mm={allowance.width_mm} onChange={allowed('width_mm', 100)} />
+      <span>ends</span>
+      <LengthField small label="At the ends" value_mm={allowance.ends_mm} onChange={allowed('ends_mm', 200)} />
+      <span>planer</span>
+      <LengthField
+        small
+        label="Depth of the planer"
+        value_mm={planerPass_mm}
+        onChange={(mm) => {
+          if (!(mm >= 0.2 && mm <= 12)) return refused('a planer takes between 0.2 and 12 mm');
+          changeWorkshop({ planerPass_mm: mm });
+          return { ok: true };
+        }}
+      />
+    </div>
+  );
+}
+
 /** Profiles of blank and board, and the passes from one to the other. */
 function Chosen({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
   const { shape } = useBay();
   const style = useLengthStyle();
+  const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
   const lines = blankLines(blank);
   if (!fit.fits) {
     return (
@@ -197,11 +195,17 @@ function Chosen({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
     ['Nose 24', L - 24 * INCH_mm],
     ['Nose 12', L - 12 * INCH_mm],
   ] as const;
+  // The margins are at even stations along the board: the nearest is within half an inch or so.
+  const margins = places.map(([name, x]): [string, Margin] => [
+    name,
+    fit.margins.reduce((best, margin) => (Math.abs(margin.x_mm - x) < Math.abs(best.x_mm - x) ? margin : best)),
+  ]);
   const plan = planingPlan(
     shape,
     lines,
     fit.placement,
     places.map(([, x]) => x),
+    planerPass_mm,
   );
   const count = plan[0].passes.length;
   const width = 640;
@@ -245,9 +249,40 @@ function Chosen({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
         />
       </svg>
       <p className="quiet" style={{ margin: '2px 0' }}>
-        The tail lies <Measure mm={shift_mm} /> from the blank’s. Heights drawn twice as tall. Passes of at most{' '}
-        <Measure mm={USUAL_PASS_mm} />, bottom first; callipers at the stringer read after each:
+        Heights drawn twice as tall. Ends: <Measure mm={shift_mm} /> at the tail,{' '}
+        <Measure mm={blank.length_mm - L - shift_mm} /> at the nose. Passes of at most <Measure mm={planerPass_mm} />,
+        bottom first; callipers at the stringer read after each:
       </p>
+      <table className="marks" aria-label="Margins">
+        <thead>
+          <tr>
+            <th scope="col">Foam outside the board</th>
+            {margins.map(([name]) => (
+              <th key={name} scope="col" className="num">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {(
+            [
+              ['Deck', 'deck_mm'],
+              ['Bottom', 'bottom_mm'],
+              ['Each rail', 'width_mm'],
+            ] as const
+          ).map(([name, key]) => (
+            <tr key={key}>
+              <th scope="row">{name}</th>
+              {margins.map(([place, margin]) => (
+                <td key={place} className="num">
+                  <Measure mm={margin[key]} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
       <table className="marks" aria-label="Planing plan">
         <thead>
           <tr>

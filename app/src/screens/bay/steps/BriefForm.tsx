@@ -1,6 +1,6 @@
 import { Button, DatePicker, Form, Input, InputNumber, Select } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
-import { type Brief, FAMILIES, FAMILY_WORDS, type Waves } from '@june-tide/core';
+import { type Brief, FAMILIES, FAMILY_WORDS, USUAL_WAVES, type Waves } from '@june-tide/core';
 import { WavesItems } from '../../../parts/WavesItems.tsx';
 import { wavesOf } from '../../../store/derived.ts';
 import { edit, useShed } from '../../../store/shed.ts';
@@ -16,8 +16,6 @@ interface BriefValues {
   dueOn?: Dayjs | null;
   againstId?: string;
 }
-
-const USUAL_WAVES: Waves = { size: 'waistToHead', power: 'medium', steepness: 'medium', chop: 'some', rubber: 'thin' };
 
 /** What this order asks for: the waves and purpose of this one board, what it must have, when, and against which board. */
 export function BriefForm({ onDone }: { onDone: () => void }) {

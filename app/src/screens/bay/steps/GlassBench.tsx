@@ -1,33 +1,40 @@
 import { Button, Segmented, Select } from 'antd';
+import { Link } from 'react-router';
 import {
   type Cloth,
   CLOTH_WORDS,
   CLOTHS,
+  type Foam,
   FOAM_WORDS,
+  type GlassAssumptions,
   type GlassSchedule,
-  laminated,
   lighter,
   scheduleWords,
   USUAL_SCHEDULE,
 } from '@june-tide/core';
 import { Measure } from '../../../parts/Measure.tsx';
+import { foamOf, laminatedFor } from '../../../store/derived.ts';
 import { edit, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const CLOTH_OPTIONS = CLOTHS.map((value) => ({ value, label: CLOTH_WORDS[value] }));
-const grams = (mass: number) => `${Math.round(mass / 5) * 5} g`;
+/** By mass and by volume, finer where there is little of it. */
+const both = (mass_g: number, volume_ml: number) => {
+  const round = (value: number) => (value < 40 ? Math.round(value) : Math.round(value / 5) * 5);
+  return `${round(mass_g)} g, ${round(volume_ml)} ml`;
+};
 const kilos = (mass: number) => `${mass.toFixed(2)} kg`;
 
 /** What goes on the foam: cloth, resin and finish; what to cut, what to mix, and what the board will weigh. */
 export function GlassBench() {
-  const { record, shape } = useBay();
+  const { record } = useBay();
   const shelf = useShed((shed) => shed.shelf);
-  const blank = shelf.find(({ id }) => id === record.blankId);
-  const foam = blank?.foam ?? 'pu';
-  const stringer_mm = blank?.stringer_mm ?? 4;
+  const workshop = useShed((shed) => shed.settings.workshop);
+  const { foam, stringer_mm, blank } = foamOf(record, shelf);
+  const assumed = workshop.glass;
   const schedule = record.glass ?? USUAL_SCHEDULE;
   const change = (what: string, next: GlassSchedule) => edit(record.id, what, (r) => ({ ...r, glass: next }));
-  const made = laminated(shape, foam, stringer_mm, schedule);
+  const made = laminatedFor(record, shelf, workshop);
   const wished = record.brief?.targetMass_kg;
   const patch = (key: 'deckPatch' | 'tailPatch', label: string) => (
     <label className="mini">
@@ -126,7 +133,7 @@ export function GlassBench() {
                 ? ` ${kilos(made.laminate.mass_kg - wished)} over the ${kilos(wished)} wished.`
                 : ` ${kilos(wished - made.laminate.mass_kg)} under the ${kilos(wished)} wished.`)}
           </p>
-          <Lighter foam={foam} stringer_mm={stringer_mm} schedule={schedule} />
+          <Lighter foam={foam} stringer_mm={stringer_mm} schedule={schedule} assumed={assumed} />
           <table className="marks" aria-label="Cloth to cut">
             <thead>
               <tr>
@@ -159,25 +166,24 @@ export function GlassBench() {
                 <th scope="col" className="num">
                   Hardener
                 </th>
-                <th scope="col" className="num">
-                  Together
-                </th>
               </tr>
             </thead>
             <tbody>
               {made.laminate.batches.map((batch) => (
                 <tr key={batch.name}>
                   <th scope="row">{batch.name.replace(/^./, (c) => c.toUpperCase())}</th>
-                  <td className="num">{grams(batch.resin_g)}</td>
-                  <td className="num">
-                    {batch.hardener_g < 40 ? `${Math.round(batch.hardener_g)} g` : grams(batch.hardener_g)}
-                  </td>
-                  <td className="num">{Math.round(batch.mix_ml / 10) * 10} ml</td>
+                  <td className="num">{both(batch.resin_g, batch.resin_ml)}</td>
+                  <td className="num">{both(batch.hardener_g, batch.hardener_ml)}</td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <p className="quiet">{made.laminate.batches[0].ratio}. Pot life and temperature: the data sheet.</p>
+          <p className="quiet" data-testid="pot-life">
+            {made.laminate.batches[0].ratio.replace(/^./, (c) => c.toUpperCase())}. Pot life about{' '}
+            {assumed[schedule.resin === 'epoxy' ? 'epoxyPot_min' : 'polyesterPot_min']} min by your figures, less when
+            it is warm or deep in the bucket: the data sheet has it.{' '}
+            <Link to="/shelf?part=figures">Figures and their sources</Link>
+          </p>
         </>
       ) : (
         <p role="alert" className="trouble">
@@ -196,13 +202,15 @@ function Lighter({
   foam,
   stringer_mm,
   schedule,
+  assumed,
 }: {
-  foam: Parameters<typeof lighter>[1];
+  foam: Foam;
   stringer_mm: number;
   schedule: GlassSchedule;
+  assumed: GlassAssumptions;
 }) {
   const { shape } = useBay();
-  const found = lighter(shape, foam, stringer_mm, schedule);
+  const found = lighter(shape, foam, stringer_mm, schedule, assumed);
   if (found.length === 0) return null;
   return (
     <p className="quiet" style={{ margin: '0 0 6px' }}>

@@ -1,35 +1,45 @@
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { BandsBench } from './BandsBench.tsx';
 import { BlankBench } from './BlankBench.tsx';
+import { CostBench } from './CostBench.tsx';
 import { GlassBench } from './GlassBench.tsx';
+import { OrderBench } from './OrderBench.tsx';
 import { PaperBench } from './PaperBench.tsx';
+import { ShapedBench } from './ShapedBench.tsx';
+import { MAKE_PARTS, type MakePart, useMakePart } from './useMakePart.ts';
 
-const PARTS = ['blank', 'paper', 'glass'] as const;
-type Part = (typeof PARTS)[number];
-const PART_WORDS: Readonly<Record<Part, string>> = {
+const PART_WORDS: Readonly<Record<MakePart, string>> = {
   blank: 'Blank',
+  bands: 'Rail bands',
   paper: 'Paper and files',
   glass: 'Glass and weight',
+  cost: 'Cost',
+  order: 'Order',
+  shaped: 'Shaped board',
 };
 
-/** From the design to foam and glass: the blank, the paper to cut by, the glass and what it all weighs. */
+/** From the design to foam and glass: blank, bands, paper, glass, cost, when it is due, and what came out. */
 export function MakeBench() {
-  const [part, setPart] = useState<Part>('paper');
+  const { part, open } = useMakePart();
   return (
     <section aria-label="Make">
       <div className="head tools">
         <h2>Make</h2>
-        <Segmented<Part>
+        <Segmented<MakePart>
           aria-label="What is made"
           size="small"
           value={part}
-          onChange={setPart}
-          options={PARTS.map((value) => ({ value, label: PART_WORDS[value] }))}
+          onChange={open}
+          options={MAKE_PARTS.map((value) => ({ value, label: PART_WORDS[value] }))}
         />
       </div>
       {part === 'paper' && <PaperBench />}
       {part === 'blank' && <BlankBench />}
+      {part === 'bands' && <BandsBench />}
       {part === 'glass' && <GlassBench />}
+      {part === 'cost' && <CostBench />}
+      {part === 'order' && <OrderBench />}
+      {part === 'shaped' && <ShapedBench />}
     </section>
   );
 }

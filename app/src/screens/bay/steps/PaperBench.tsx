@@ -16,6 +16,7 @@ import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { useBay } from '../useBay.ts';
+import { ticketExtras } from './ticketExtras.ts';
 
 const PAPERS = ['A4', 'Letter', 'A3', 'Tabloid', 'roll'] as const;
 type Paper = (typeof PAPERS)[number];
@@ -27,7 +28,7 @@ const PAPER_WORDS: Readonly<Record<Paper, string>> = {
   roll: 'Roll',
 };
 /** What has no button of its own above. */
-const OTHERS: readonly DrawingName[] = ['railGauges', 'bottomGauges', 'sticks', 'outline', 'fins', 'sections'];
+const OTHERS: readonly DrawingName[] = ['railGauges', 'bands', 'bottomGauges', 'sticks', 'outline', 'fins', 'sections'];
 const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
 const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
 const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } as const;
@@ -36,6 +37,9 @@ const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } a
 export function PaperBench() {
   const { record, shape, rider, target } = useBay();
   const { paper, roll_mm, printer } = useShed((shed) => shed.settings);
+  const workshop = useShed((shed) => shed.settings.workshop);
+  const shelf = useShed((shed) => shed.shelf);
+  const onePage = paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4';
   const printedOn = paper === 'roll' ? { roll_mm } : paper;
   const [other, setOther] = useState<DrawingName>('railGauges');
   const style = useLengthStyle();
@@ -125,12 +129,14 @@ export function PaperBench() {
             const extras = {
               ...(rider ? { riderName: rider.name } : {}),
               ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
+              ...ticketExtras(record, shelf, workshop),
             };
-            saveFile(
-              await ticketPdf(shape, paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4', style, extras),
-              `${name}-ticket.pdf`,
-              'application/pdf',
-            );
+            saveFile(await ticketPdf(shape, onePage, style, extras), `${name}-ticket.pdf`, 'application/pdf');
+          })}
+          {button('wall sheet', 'Wall sheet, large type (PDF)', async () => {
+            const { wallSheetPdf } = await import('@june-tide/core/pdf');
+            const heading = { name: `${board.name} ${record.number}`, ...(rider ? { riderName: rider.name } : {}) };
+            saveFile(await wallSheetPdf(shape, onePage, style, heading), `${name}-wall.pdf`, 'application/pdf');
           })}
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),

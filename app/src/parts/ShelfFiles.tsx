@@ -1,0 +1,69 @@
+import { Button, message } from 'antd';
+import { useRef } from 'react';
+import { keepShelf, useShed } from '../store/shed.ts';
+import { saveFile } from './saveFile.ts';
+
+/** The shelf as a file and from one. What cannot be read changes nothing; what was there can be had back. */
+export function ShelfFiles() {
+  const shelf = useShed((shed) => shed.shelf);
+  const picker = useRef<HTMLInputElement>(null);
+  const [notice, holder] = message.useMessage();
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const { shelfFromCsv } = await import('@june-tide/core/packages');
+    const read = shelfFromCsv(await file.text());
+    if (!read.ok) {
+      void notice.error(`${file.name}: ${read.reason}. The shelf is as it was.`, 10);
+      return;
+    }
+    const before = shelf;
+    keepShelf(read.shelf);
+    void notice.success({
+      key: 'shelf',
+      duration: 8,
+      content: (
+        <span>
+          {read.shelf.length} blanks on the shelf.{' '}
+          <Button
+            size="small"
+            onClick={() => {
+              keepShelf(before);
+              notice.destroy('shelf');
+            }}
+          >
+            Undo
+          </Button>
+        </span>
+      ),
+    });
+  };
+  return (
+    <>
+      {holder}
+      <Button
+        size="small"
+        onClick={() =>
+          void import('@june-tide/core/packages').then(({ shelfToCsv }) =>
+            saveFile(shelfToCsv(shelf), 'shelf.csv', 'text/csv'),
+          )
+        }
+      >
+        Shelf as CSV
+      </Button>
+      <Button size="small" onClick={() => picker.current?.click()}>
+        Shelf from CSV
+      </Button>
+      <input
+        ref={picker}
+        type="file"
+        accept=".csv,text/csv"
+        aria-label="Shelf file"
+        hidden
+        onChange={(event) => {
+          void take(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,94 @@
+import { Button, message } from 'antd';
+import { Link } from 'react-router';
+import { costSheet, FAMILY_WORDS, sizeLine, USUAL_SCHEDULE } from '@june-tide/core';
+import { money } from '../../../parts/money.ts';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
+import { foamOf, laminatedFor } from '../../../store/derived.ts';
+import { changeWorkshop, useShed } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+/** What this board costs the shop, line by line, and the price by its own margin. Stays in the shop. */
+export function CostBench() {
+  const { record, shape } = useBay();
+  const style = useLengthStyle();
+  const shelf = useShed((shed) => shed.shelf);
+  const workshop = useShed((shed) => shed.settings.workshop);
+  const { prices, stages, priceList } = workshop;
+  const [notice, holder] = message.useMessage();
+  const made = laminatedFor(record, shelf, workshop);
+  if (!made.ok) {
+    return (
+      <p role="alert" className="trouble">
+        No cost yet: {made.reason}. Mend it under Glass and weight.
+      </p>
+    );
+  }
+  const { blank } = foamOf(record, shelf);
+  const resin = (record.glass ?? USUAL_SCHEDULE).resin;
+  const sheet = costSheet(shape, blank, resin, made.laminate, stages, prices);
+  const say = (amount: number) => money(amount, prices.currency);
+  const name = `${record.board.name}, ${FAMILY_WORDS[record.board.family]}`;
+  return (
+    <div role="group" aria-label="Cost" className="cost">
+      {holder}
+      <p className="sentence" data-testid="price" style={{ margin: '0 0 6px' }}>
+        It costs the shop <b>{say(sheet.cost)}</b>; with {Math.round(prices.margin * 100)} % on it the price is{' '}
+        <b>{say(sheet.price)}</b>.
+      </p>
+      <table className="marks" aria-label="Cost sheet">
+        <caption className="print-only">
+          {record.board.name} {record.number}, {sizeLine(shape, style)}: cost sheet
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col" className="num">
+              How much
+            </th>
+            <th scope="col" className="num">
+              Cost
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {(['materials', 'hours'] as const).map((group) => [
+            ...sheet.lines
+              .filter((line) => line.group === group)
+              .map((line) => (
+                <tr key={`${group} ${line.name}`}>
+                  <th scope="row">{line.name}</th>
+                  <td className="num">{line.amount}</td>
+                  <td className="num">{say(line.cost)}</td>
+                </tr>
+              )),
+            <tr key={group} className="sum">
+              <th scope="row">{group === 'materials' ? 'Materials' : 'Hours'}</th>
+              <td />
+              <td className="num">{say(sheet[group])}</td>
+            </tr>,
+          ])}
+        </tbody>
+      </table>
+      <div className="row-of-tools no-print">
+        <Button size="small" onClick={() => window.print()}>
+          Print the cost sheet
+        </Button>
+        <Button
+          size="small"
+          onClick={() => {
+            const line = { id: crypto.randomUUID(), name, price: sheet.price };
+            changeWorkshop({ priceList: [...priceList, line] });
+            void notice.success(`On the customer’s list: ${name}, ${say(sheet.price)}.`);
+          }}
+        >
+          Put the price on the list
+        </Button>
+        <Link to="/shelf?part=prices">Prices and the customer’s list</Link>
+      </div>
+      <p className="quiet">
+        At the shop’s own prices, without taxes. Hours are those of the stages on the line. Nothing of it leaves this
+        browser.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,129 @@
+import { Button, DatePicker, Input, Segmented } from 'antd';
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import { daySchema, standing, USUAL_WAVES } from '@june-tide/core';
+import { dayWords, standingWords } from '../../../parts/days.ts';
+import { paceOf, wavesOf } from '../../../store/derived.ts';
+import { edit, handedOver, offTheLine, toStage, useShed } from '../../../store/shed.ts';
+import { today } from '../../../store/today.ts';
+import { useBay } from '../useBay.ts';
+
+/** When the board is due, at which stage it is, and when each stage must be done for it. */
+export function OrderBench() {
+  const { record } = useBay();
+  const riders = useShed((shed) => shed.riders);
+  const workshop = useShed((shed) => shed.settings.workshop);
+  const { stages } = workshop;
+  const { order, brief } = record;
+  const read = daySchema.safeParse(brief?.dueOn);
+  const due = read.success ? read.data : undefined;
+  const onLine = order !== undefined && order.doneOn === undefined;
+  const stands = standing(stages, onLine ? order.stage : stages[0].id, due, today(), paceOf(workshop));
+  const keepDue = (day: string | undefined) =>
+    edit(record.id, 'due day', ({ brief: was, ...rest }) => {
+      const { dueOn: _was, ...left } = was ?? {
+        waves: wavesOf(record, riders) ?? USUAL_WAVES,
+        purpose: '',
+        mustHaves: '',
+      };
+      return { ...rest, brief: day === undefined ? left : { ...left, dueOn: day } };
+    });
+  return (
+    <div role="group" aria-label="Order" className="order">
+      <div className="row-of-tools" style={{ marginTop: 0 }}>
+        <label className="mini">
+          Due
+          <DatePicker
+            aria-label="Due"
+            size="small"
+            value={due ? dayjs(due) : null}
+            onChange={(day) => keepDue(day ? day.format('YYYY-MM-DD') : undefined)}
+          />
+        </label>
+        <label className="mini" style={{ flex: 1, minWidth: 220 }}>
+          Colours and artwork
+          <Input
+            key={record.colours ?? ''}
+            aria-label="Colours and artwork"
+            size="small"
+            maxLength={300}
+            defaultValue={record.colours ?? ''}
+            placeholder="Clear, one grey pinline"
+            onBlur={(event) => {
+              const colours = event.target.value.trim();
+              if (colours === (record.colours ?? '')) return;
+              edit(record.id, 'colours', ({ colours: _was, ...rest }) => (colours ? { ...rest, colours } : rest));
+            }}
+          />
+        </label>
+      </div>
+      {onLine ? (
+        <div className="row-of-tools">
+          <span>On the line at</span>
+          <Segmented
+            aria-label="Stage"
+            size="small"
+            value={order.stage}
+            options={stages.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(id) => {
+              const stage = stages.find((entry) => entry.id === id);
+              if (stage) toStage(record.id, stage);
+            }}
+          />
+          <Button size="small" onClick={() => handedOver(record.id)}>
+            Handed over
+          </Button>
+          <Button size="small" type="text" onClick={() => offTheLine(record.id)}>
+            Take it off the line
+          </Button>
+        </div>
+      ) : (
+        <div className="row-of-tools">
+          <Button size="small" type="primary" onClick={() => toStage(record.id, stages[0])}>
+            Put it on the line
+          </Button>
+          <span className="quiet">
+            {order?.doneOn ? `Handed over on ${dayWords(order.doneOn)}.` : 'It is not on the line yet.'}
+          </span>
+        </div>
+      )}
+      <p className="sentence" data-testid="standing" style={{ margin: '8px 0' }}>
+        {standingWords(stands, due)}
+      </p>
+      <table className="marks" aria-label="When each stage is done">
+        <thead>
+          <tr>
+            <th scope="col">Stage</th>
+            <th scope="col">From</th>
+            <th scope="col">To</th>
+            <th scope="col" className="num">
+              Hands
+            </th>
+            <th scope="col" className="num">
+              Then waits
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {stands.plan.map(({ stage, from, to }, i) => (
+            <tr key={stage.id} className={onLine && i === 0 ? 'held' : ''}>
+              <th scope="row">{stage.name}</th>
+              <td>{dayWords(from)}</td>
+              <td>{to === from ? 'the same day' : dayWords(to)}</td>
+              <td className="num">{Number(stage.hands_h.toFixed(2))} h</td>
+              <td className="num">{stage.wait_days === 0 ? '' : `${stage.wait_days} d`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="quiet">
+        {due === undefined
+          ? 'Counted on from today; with a due day it is worked backwards from it.'
+          : stands.inHand_days !== undefined && stands.inHand_days < 0
+            ? 'Counted on from today, since the due day cannot be kept.'
+            : 'Worked backwards from the due day over the shop’s working days: the latest each stage may be done.'}{' '}
+        Durations, working days and days shut are the shop’s own: <Link to="/line">the Line</Link>.
+      </p>
+    </div>
+  );
+}
