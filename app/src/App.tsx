@@ -8,6 +8,8 @@ import { antdTheme } from './theme/antd.ts';
 /** The rack comes first; the rest when it is gone to. */
 const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) => ({ default: screen })));
 const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: screen }) => ({ default: screen })));
+const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }) => ({ default: screen })));
+const Shelf = lazy(() => import('./screens/shelf/Shelf.tsx').then(({ Shelf: screen }) => ({ default: screen })));
 const Settings = lazy(() =>
   import('./screens/settings/Settings.tsx').then(({ Settings: screen }) => ({ default: screen })),
 );
@@ -45,6 +47,8 @@ export function App() {
             <Routes>
               <Route path="/" element={<Rack />} />
               <Route path="/start" element={<Start />} />
+              <Route path="/line" element={<Line />} />
+              <Route path="/shelf" element={<Shelf />} />
               <Route path="/settings" element={<Settings />} />
               <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
               <Route path="/bay/:id/:step" element={<Bay />} />

@@ -35,6 +35,8 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
             Rack
           </NavLink>
           <NavLink to="/start">Start a board</NavLink>
+          <NavLink to="/line">Line</NavLink>
+          <NavLink to="/shelf">Shelf</NavLink>
           <NavLink to="/settings">Settings</NavLink>
         </nav>
       )}

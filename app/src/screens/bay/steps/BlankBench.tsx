@@ -14,8 +14,8 @@ import {
 } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
-import { saveFile } from '../../../parts/saveFile.ts';
-import { edit, keepShelf, useShed } from '../../../store/shed.ts';
+import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
+import { changeWorkshop, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { useBay } from '../useBay.ts';
 

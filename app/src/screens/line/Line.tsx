@@ -1,0 +1,121 @@
+import {
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  type ScreenReaderInstructions,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { type BoardRecord, type Stage, type Standing, type Workshop } from '@june-tide/core';
+import { FoamGradient } from '../../parts/BoardPlan.tsx';
+import { TopBar } from '../../parts/TopBar.tsx';
+import { standingOf } from '../../store/derived.ts';
+import { toStage, useShed } from '../../store/shed.ts';
+import { today } from '../../store/today.ts';
+import { besideColumn } from './besideColumn.ts';
+import { LineCard } from './LineCard.tsx';
+import { StagesForm } from './StagesForm.tsx';
+import { useColumn } from './useColumn.ts';
+import { Weeks } from './Weeks.tsx';
+
+/** A board on the line, with how it stands today. */
+export interface OnLine {
+  record: BoardRecord;
+  standing: Standing;
+}
+
+const HOW: ScreenReaderInstructions = {
+  draggable:
+    'Press space to pick the board up, left and right to carry it along the line, space to put it down, escape to leave it.',
+};
+
+/** Late first, then the fewest days in hand; boards without a due day last. */
+function byUrgency(a: OnLine, b: OnLine): number {
+  const days = ({ standing }: OnLine) => standing.inHand_days ?? Infinity;
+  return days(a) - days(b) || a.record.id.localeCompare(b.record.id);
+}
+
+export function onLineOf(records: Readonly<Record<string, BoardRecord>>, workshop: Workshop, day: string): OnLine[] {
+  return Object.values(records)
+    .flatMap((record): OnLine[] => {
+      const standing = standingOf(record, workshop, day);
+      return standing ? [{ record, standing }] : [];
+    })
+    .sort(byUrgency);
+}
+
+/** Open orders by the stage they are at: what is late, what comes next, and whether there are hands enough. */
+export function Line() {
+  const records = useShed((shed) => shed.records);
+  const workshop = useShed((shed) => shed.settings.workshop);
+  const [editing, setEditing] = useState(false);
+  const day = today();
+  const boards = useMemo(() => onLineOf(records, workshop, day), [records, workshop, day]);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: besideColumn }),
+  );
+  const late = boards.filter(({ standing }) => (standing.inHand_days ?? 0) < 0).length;
+  const { stages } = workshop;
+  /** Boards at a stage the shop no longer has stand at its first. */
+  const at = (stage: Stage, i: number) =>
+    boards.filter(({ record }) => {
+      const known = stages.some(({ id }) => id === record.order?.stage);
+      return record.order?.stage === stage.id || (i === 0 && !known);
+    });
+  const drop = ({ active, over }: DragEndEvent) => {
+    const stage = stages.find(({ id }) => id === over?.id);
+    if (stage) toStage(String(active.id), stage);
+  };
+  return (
+    <div className="page">
+      <TopBar />
+      <main className="line">
+        <svg width={0} height={0} aria-hidden style={{ position: 'absolute' }}>
+          <FoamGradient />
+        </svg>
+        <header className="line-head">
+          <h1>Line</h1>
+          <p data-testid="line-said">
+            {boards.length === 0
+              ? 'No board is on the line.'
+              : `${boards.length} ${boards.length === 1 ? 'board' : 'boards'} on the line, ${late === 0 ? 'none late' : `${late} late`}.`}
+          </p>
+          <Button onClick={() => setEditing(true)}>Stages and hours</Button>
+        </header>
+        {boards.length === 0 && (
+          <p className="quiet">
+            Open a board on <Link to="/">the rack</Link>, go to Make, Order, and put it on the line.
+          </p>
+        )}
+        <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ screenReaderInstructions: HOW }}>
+          <div className="columns">
+            {stages.map((stage, i) => (
+              <Column key={stage.id} stage={stage} next={stages[i + 1]} boards={at(stage, i)} />
+            ))}
+          </div>
+        </DndContext>
+        <Weeks boards={boards} workshop={workshop} day={day} />
+        <StagesForm open={editing} onClose={() => setEditing(false)} boards={boards} />
+      </main>
+    </div>
+  );
+}
+
+function Column({ stage, next, boards }: { stage: Stage; next: Stage | undefined; boards: readonly OnLine[] }) {
+  const { ref, over } = useColumn(stage.id);
+  return (
+    <section ref={ref} className={over ? 'column over' : 'column'} aria-label={stage.name}>
+      <h2>
+        {stage.name} <span className="quiet">{boards.length > 0 ? boards.length : ''}</span>
+      </h2>
+      {boards.map((board) => (
+        <LineCard key={board.record.id} board={board} next={next} />
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,170 @@
+import { Button, Input, message, Select } from 'antd';
+import { useState } from 'react';
+import { type Blank, type Foam, FOAM_WORDS, FOAMS, usualShelf } from '@june-tide/core';
+import { Measure } from '../../parts/Measure.tsx';
+import { money } from '../../parts/money.ts';
+import { ShelfFiles } from '../../parts/ShelfFiles.tsx';
+import { keepShelf, useShed } from '../../store/shed.ts';
+import { BlankForm } from './BlankForm.tsx';
+
+/** Every blank of the shelf: found, changed, added, taken off. */
+export function Blanks() {
+  const shelf = useShed((shed) => shed.shelf);
+  const records = useShed((shed) => shed.records);
+  const { currency } = useShed((shed) => shed.settings.workshop.prices);
+  const [find, setFind] = useState('');
+  const [foam, setFoam] = useState<Foam | 'all'>('all');
+  const [openId, setOpenId] = useState<string>();
+  const [notice, holder] = message.useMessage();
+  const words = find.trim().toLowerCase();
+  const shown = shelf
+    .filter((blank) => (foam === 'all' || blank.foam === foam) && blank.name.toLowerCase().includes(words))
+    .sort((a, b) => a.length_mm - b.length_mm || a.foam.localeCompare(b.foam) || a.id.localeCompare(b.id));
+  const open = shelf.find(({ id }) => id === openId);
+  const taken = (blank: Blank) =>
+    Object.values(records).filter(({ blankId, order }) => blankId === blank.id && order && !order.doneOn).length;
+
+  const add = () => {
+    const like = open ?? shown[0] ?? usualShelf()[4];
+    const blank: Blank = { ...like, id: crypto.randomUUID(), name: `${like.name} new`.slice(0, 60), stock: 1 };
+    keepShelf([...shelf, blank]);
+    setOpenId(blank.id);
+  };
+  const takeOff = (blank: Blank) => {
+    const before = shelf;
+    keepShelf(shelf.filter(({ id }) => id !== blank.id));
+    setOpenId(undefined);
+    void notice.success({
+      key: 'shelf',
+      duration: 8,
+      content: (
+        <span>
+          {blank.name} is off the shelf.{' '}
+          <Button
+            size="small"
+            onClick={() => {
+              keepShelf(before);
+              notice.destroy('shelf');
+            }}
+          >
+            Undo
+          </Button>
+        </span>
+      ),
+    });
+  };
+
+  return (
+    <section aria-label="Blanks" className="shelf-part">
+      {holder}
+      <div className="row-of-tools">
+        <Input
+          aria-label="Find a blank"
+          placeholder="Find a blank"
+          allowClear
+          style={{ width: 180 }}
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+        <Select<Foam | 'all'>
+          aria-label="Foam"
+          style={{ width: 150 }}
+          value={foam}
+          onChange={setFoam}
+          options={[
+            { value: 'all' as const, label: 'Every foam' },
+            ...FOAMS.map((value) => ({ value, label: FOAM_WORDS[value] })),
+          ]}
+        />
+        <Button type="primary" onClick={add}>
+          Add a blank
+        </Button>
+        <ShelfFiles />
+        <span className="quiet">
+          {shown.length} of {shelf.length}, {shelf.reduce((sum, { stock }) => sum + stock, 0)} in stock
+        </span>
+      </div>
+      <div className="scrolls">
+        <table className="marks" aria-label="The shelf">
+          <thead>
+            <tr>
+              <th scope="col">Blank</th>
+              <th scope="col">Foam</th>
+              <th scope="col" className="num">
+                Length
+              </th>
+              <th scope="col" className="num">
+                Width
+              </th>
+              <th scope="col" className="num">
+                Thick
+              </th>
+              <th scope="col" className="num">
+                Nose lift
+              </th>
+              <th scope="col" className="num">
+                Tail lift
+              </th>
+              <th scope="col" className="num">
+                Stringer
+              </th>
+              <th scope="col" className="num">
+                In stock
+              </th>
+              <th scope="col" className="num">
+                Price
+              </th>
+              <th scope="col">
+                <span className="visually-hidden">Change</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((blank) => (
+              <tr key={blank.id} className={blank.id === openId ? 'held' : ''}>
+                <th scope="row">{blank.name}</th>
+                <td>{FOAM_WORDS[blank.foam]}</td>
+                <td className="num">
+                  <Measure mm={blank.length_mm} feet />
+                </td>
+                <td className="num">
+                  <Measure mm={blank.width_mm} />
+                </td>
+                <td className="num">
+                  <Measure mm={blank.thickness_mm} />
+                </td>
+                <td className="num">
+                  <Measure mm={blank.noseLift_mm} />
+                </td>
+                <td className="num">
+                  <Measure mm={blank.tailLift_mm} />
+                </td>
+                <td className="num">
+                  {blank.stringer_mm === 0 ? 'none' : `${Number(blank.stringer_mm.toFixed(1))} mm`}
+                </td>
+                <td className="num">
+                  {blank.stock}
+                  {taken(blank) > 0 && <span className="quiet">, {taken(blank)} taken</span>}
+                </td>
+                <td className="num">{blank.price === undefined ? '' : money(blank.price, currency)}</td>
+                <td>
+                  <Button
+                    size="small"
+                    aria-label={`Change ${blank.name}, ${FOAM_WORDS[blank.foam]}`}
+                    onClick={() => setOpenId(blank.id)}
+                  >
+                    Change
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {shown.length === 0 && <p className="quiet">No blank answers to that. Clear the search, or add one.</p>}
+      </div>
+      {open && (
+        <BlankForm key={open.id} blank={open} onClose={() => setOpenId(undefined)} onTakeOff={() => takeOff(open)} />
+      )}
+    </section>
+  );
+}

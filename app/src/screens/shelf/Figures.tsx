@@ -1,0 +1,117 @@
+import { Button, InputNumber } from 'antd';
+import {
+  ASSUMPTION_KEYS,
+  ASSUMPTIONS,
+  type AssumptionKey,
+  type Tolerances,
+  USUAL_ASSUMPTIONS,
+  USUAL_WORKSHOP,
+} from '@june-tide/core';
+import { LengthField } from '../../parts/LengthField.tsx';
+import { changeWorkshop, type EditResult, useShed } from '../../store/shed.ts';
+
+const TOLERANCE_WORDS: Readonly<Record<keyof Tolerances, string>> = {
+  length_mm: 'Length',
+  width_mm: 'Half widths',
+  thickness_mm: 'Thickness',
+  rocker_mm: 'Rocker',
+  rail_mm: 'Rail thickness',
+  bottom_mm: 'Bottom',
+};
+const rounded = (value: number) => Number(value.toPrecision(4));
+
+/** The figures weights and batches hang on, each with its source, and how far a shaped board may be off. */
+export function Figures() {
+  const { glass } = useShed((shed) => shed.settings.workshop);
+  const put = (key: AssumptionKey, value: number) => changeWorkshop({ glass: { ...glass, [key]: value } });
+  return (
+    <div className="shelf-part">
+      <section aria-label="Figures of foam, cloth and resin">
+        <h2>Foam, cloth and resin</h2>
+        <p className="quiet">
+          Where weights and batches come from. The usual figure is where to begin; weigh your own, and the data sheet
+          comes first.
+        </p>
+        <table className="marks" aria-label="Figures and their sources">
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">Here</th>
+              <th scope="col" className="num">
+                Usual
+              </th>
+              <th scope="col">Where the usual figure comes from</th>
+            </tr>
+          </thead>
+          <tbody>
+            {ASSUMPTION_KEYS.map((key) => {
+              const { words, unit, usual, low, high, source } = ASSUMPTIONS[key];
+              const own = Math.abs(glass[key] - usual) > 1e-9;
+              return (
+                <tr key={key} className={own ? 'held' : ''}>
+                  <th scope="row">{words}</th>
+                  <td style={{ whiteSpace: 'nowrap' }}>
+                    <InputNumber
+                      aria-label={words}
+                      size="small"
+                      min={low}
+                      max={high}
+                      style={{ width: 96 }}
+                      value={rounded(glass[key])}
+                      onChange={(value) => typeof value === 'number' && put(key, value)}
+                    />{' '}
+                    <span className="quiet">{unit}</span>
+                  </td>
+                  <td className="num">{rounded(usual)}</td>
+                  <td className="quiet">{own ? 'the shop’s own' : source}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        <Button size="small" onClick={() => changeWorkshop({ glass: USUAL_ASSUMPTIONS })}>
+          All as usual
+        </Button>
+      </section>
+      <OwnTolerances />
+    </div>
+  );
+}
+
+function OwnTolerances() {
+  const { tolerances } = useShed((shed) => shed.settings.workshop);
+  const put =
+    (key: keyof Tolerances) =>
+    (mm: number): EditResult => {
+      if (!(mm >= 0.1 && mm <= 50)) {
+        return { ok: false, issues: [{ code: 'range', path: key, words: 'a tolerance is between 0.1 and 50 mm' }] };
+      }
+      changeWorkshop({ tolerances: { ...tolerances, [key]: mm } });
+      return { ok: true };
+    };
+  return (
+    <section aria-label="Tolerances">
+      <h2>How far a shaped board may be off</h2>
+      <div className="row-of-tools">
+        {(Object.keys(TOLERANCE_WORDS) as (keyof Tolerances)[]).map((key) => (
+          <label key={key} className="mini">
+            {TOLERANCE_WORDS[key]}
+            <LengthField
+              small
+              label={`Tolerance, ${TOLERANCE_WORDS[key].toLowerCase()}`}
+              value_mm={tolerances[key]}
+              onChange={put(key)}
+            />
+          </label>
+        ))}
+        <Button size="small" onClick={() => changeWorkshop({ tolerances: USUAL_WORKSHOP.tolerances })}>
+          As usual
+        </Button>
+      </div>
+      <p className="quiet">
+        An eighth anywhere is a significant change on a short board; hand work is good to about 1/32. Common practice,
+        no source.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,157 @@
+import { Button, Input, InputNumber } from 'antd';
+import { type Cloth, CLOTH_WORDS, CLOTHS, type Prices } from '@june-tide/core';
+import { money } from '../../parts/money.ts';
+import { changeWorkshop, useShed } from '../../store/shed.ts';
+
+/** What things cost the shop, its hour and its margin; and the list its customers read, which says none of that. */
+export function PriceSheet() {
+  return (
+    <div className="shelf-part two">
+      <OwnPrices />
+      <CustomerList />
+    </div>
+  );
+}
+
+function OwnPrices() {
+  const { prices } = useShed((shed) => shed.settings.workshop);
+  const put = (change: Partial<Prices>) => changeWorkshop({ prices: { ...prices, ...change } });
+  const field = (label: string, value: number, keep: (value: number) => void, suffix?: string) => (
+    <label key={label} className="price-line">
+      <span>{label}</span>
+      <InputNumber
+        aria-label={label}
+        size="small"
+        min={0}
+        max={100000}
+        style={{ width: 120 }}
+        value={value}
+        {...(suffix ? { suffix } : {})}
+        onChange={(next) => typeof next === 'number' && keep(next)}
+      />
+    </label>
+  );
+  return (
+    <section aria-label="What it costs the shop" className="no-print">
+      <h2>What it costs the shop</h2>
+      <p className="quiet">Invented round figures to begin with. They stay in this browser.</p>
+      <label className="price-line">
+        <span>Money is written</span>
+        <Input
+          aria-label="Currency"
+          size="small"
+          maxLength={6}
+          style={{ width: 120 }}
+          value={prices.currency}
+          onChange={(event) => put({ currency: event.target.value.trim() })}
+        />
+      </label>
+      {field('An hour of hands', prices.hour, (hour) => put({ hour }))}
+      {field('A blank without a price of its own', prices.blank, (blank) => put({ blank }))}
+      {CLOTHS.map((cloth: Cloth) =>
+        field(`${CLOTH_WORDS[cloth]}, a metre`, prices.cloth_m[cloth], (price) =>
+          put({ cloth_m: { ...prices.cloth_m, [cloth]: price } }),
+        ),
+      )}
+      {field('Polyester, a kilo', prices.resin_kg.polyester, (polyester) =>
+        put({ resin_kg: { ...prices.resin_kg, polyester } }),
+      )}
+      {field('Epoxy, a kilo', prices.resin_kg.epoxy, (epoxy) => put({ resin_kg: { ...prices.resin_kg, epoxy } }))}
+      {field('A fin box', prices.finBox, (finBox) => put({ finBox }))}
+      {field('A leash plug', prices.plug, (plug) => put({ plug }))}
+      {field('Paper, tape, brushes, a board', prices.sundries, (sundries) => put({ sundries }))}
+      {field(
+        'Margin on the cost',
+        Math.round(prices.margin * 1000) / 10,
+        (percent) => put({ margin: Math.min(5, percent / 100) }),
+        '%',
+      )}
+      {field('Prices rounded up to', prices.roundTo, (roundTo) => put({ roundTo: Math.max(0.01, roundTo) }))}
+    </section>
+  );
+}
+
+function CustomerList() {
+  const { priceList, prices } = useShed((shed) => shed.settings.workshop);
+  const put = (id: string, change: { name?: string; price?: number }) =>
+    changeWorkshop({ priceList: priceList.map((line) => (line.id === id ? { ...line, ...change } : line)) });
+  return (
+    <section aria-label="The customer’s list">
+      <h2>Price list</h2>
+      <table className="marks price-list" aria-label="Price list">
+        <thead>
+          <tr>
+            <th scope="col">Board or extra</th>
+            <th scope="col" className="num">
+              Price
+            </th>
+            <th scope="col" className="no-print">
+              <span className="visually-hidden">Take off</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {priceList.map((line) => (
+            <tr key={line.id}>
+              <td>
+                <Input
+                  aria-label="Name on the list"
+                  className="no-print"
+                  size="small"
+                  maxLength={80}
+                  defaultValue={line.name}
+                  onBlur={(event) => {
+                    const name = event.target.value.trim();
+                    if (name !== '' && name !== line.name) put(line.id, { name });
+                  }}
+                />
+                <span className="print-only">{line.name}</span>
+              </td>
+              <td className="num">
+                <InputNumber
+                  aria-label={`Price of ${line.name}`}
+                  className="no-print"
+                  size="small"
+                  min={0}
+                  max={100000}
+                  style={{ width: 100 }}
+                  value={line.price}
+                  onChange={(price) => typeof price === 'number' && put(line.id, { price })}
+                />
+                <span className="print-only">{money(line.price, prices.currency)}</span>
+              </td>
+              <td className="no-print">
+                <Button
+                  size="small"
+                  aria-label={`Take ${line.name} off the list`}
+                  onClick={() => changeWorkshop({ priceList: priceList.filter(({ id }) => id !== line.id) })}
+                >
+                  ×
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {priceList.length === 0 && (
+        <p className="quiet">
+          Nothing on it yet. On a board’s Make step, Cost, one press puts its price here; extras are added below.
+        </p>
+      )}
+      <div className="row-of-tools no-print">
+        <Button
+          size="small"
+          disabled={priceList.length >= 200}
+          onClick={() =>
+            changeWorkshop({ priceList: [...priceList, { id: crypto.randomUUID(), name: 'Gloss finish', price: 60 }] })
+          }
+        >
+          Add a line
+        </Button>
+        <Button size="small" disabled={priceList.length === 0} onClick={() => window.print()}>
+          Print the list
+        </Button>
+      </div>
+    </section>
+  );
+}
