@@ -164,7 +164,14 @@ export { meshToObj, meshToPly } from './files/obj.ts';
 export { bandLines } from './files/bandsDrawing.ts';
 export { type DrawingName, DRAWINGS, sectionRing } from './files/boardDrawings.ts';
 export { type Blank, blankLines, blankSchema, type Foam, FOAM_WORDS, FOAMS, usualShelf } from './make/blank.ts';
-export { type Allowance, fitInBlank, type Margin, type RankedBlank, rankedBlanks, shortfallWords } from './make/blankFit.ts';
+export {
+  type Allowance,
+  fitInBlank,
+  type Margin,
+  type RankedBlank,
+  rankedBlanks,
+  shortfallWords,
+} from './make/blankFit.ts';
 export { planingPlan, type PlaningStation, USUAL_PASS_mm } from './make/planing.ts';
 export {
   type Cloth,

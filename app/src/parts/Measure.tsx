@@ -102,9 +102,9 @@ export function DrawnMeasure({
   );
 }
 
-/** Text in which plain fractions of an inch (3/8, 15/16) are built; ratios such as 60/40 stay as they are. */
+/** Text in which plain fractions of an inch (3/8, 15/16) are built; ratios such as 60/40 and layers such as 4+4/4 stay as they are. */
 export function BuiltText({ text }: { text: string }) {
-  const parts = text.split(/(\b\d+\/(?:2|4|8|16|32|64)\b)/);
+  const parts = text.split(/((?<![+\d])\d+\/(?:2|4|8|16|32|64)\b(?! oz))/);
   return (
     <span className="fraction wraps">
       <span className="visually-hidden">{text}</span>

@@ -98,7 +98,7 @@ export function demoRecords(today: Day): BoardRecord[] {
     record('skarn-slack-104', 104, 'maren', '02-03', resized('Slack Water')),
     record('skarn-slack-118', 118, 'maren', '11-16', resized('Slack Water', longer), {
       ...on('shape', 16, USUAL_SCHEDULE, 'clear, one grey pinline', 'maren'),
-      blankId: 'shelf-6-5-pu',
+      blankId: 'shelf-6-8-pu',
     }),
     record('skarn-gannet-2', 2, 'ruan', '09-30', resized('Gannet'), {
       ...on('sand', 2, USUAL_SCHEDULE, 'clear', 'ruan'),

@@ -27,10 +27,10 @@ function Lines({ scale }: { scale: PlankScale }) {
       {lines.under.map((points, k) => (
         <path key={`under ${k}`} d={path(points, -1)} className="band-line under" />
       ))}
-      <text x={scale.x(record.board.length_mm / 2)} y={scale.centre - 8} className="drawn-words">
+      <text x={scale.x(0.62 * record.board.length_mm)} y={scale.centre - 4} className="drawn-words">
         deck
       </text>
-      <text x={scale.x(record.board.length_mm / 2)} y={scale.centre + 20} className="drawn-words">
+      <text x={scale.x(0.62 * record.board.length_mm)} y={scale.centre + 15} className="drawn-words">
         under, dashed
       </text>
     </g>

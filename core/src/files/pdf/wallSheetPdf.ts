@@ -4,10 +4,14 @@ import { placeWords, type StationRow, stationTable } from '../../measure/station
 import { volume_L } from '../../measure/volume.ts';
 import { railRatio } from '../../rails/rails.ts';
 import { formatLength, formatLitres, type LengthStyle } from '../../units/format.ts';
+import { INCH_mm } from '../../units/length.ts';
 import { sizeLine } from '../templateDrawing.ts';
 import { newDocument } from './newDocument.ts';
 import { POINT_PER_mm, strokeLine, writeText } from './pen.ts';
 import { type Paper, PAPERS } from './tiling.ts';
+
+/** Less light under a straightedge than this, 1/32 in, is read as flat. */
+const FLAT_mm = INCH_mm / 32;
 
 /** Columns of the wall sheet, in the order the tape, the callipers, the straightedge and the gauge are taken up. */
 const COLUMNS: readonly { name: string; write: (row: StationRow, length: (mm: number) => string) => string }[] = [
@@ -17,8 +21,8 @@ const COLUMNS: readonly { name: string; write: (row: StationRow, length: (mm: nu
   { name: 'Rail', write: (row) => railRatio(row.apexShare) },
   {
     name: 'Bottom',
-    write: (row, length) =>
-      Math.abs(row.bottom_mm) < 0.4 ? 'flat' : `${length(Math.abs(row.bottom_mm))} ${row.bottom_mm > 0 ? 'in' : 'out'}`,
+    write: ({ bottom_mm }, length) =>
+      Math.abs(bottom_mm) < FLAT_mm ? 'flat' : `${bottom_mm > 0 ? 'hollow' : 'round'} ${length(Math.abs(bottom_mm))}`,
   },
 ];
 
@@ -76,7 +80,7 @@ export async function wallSheetPdf(
     rule(y - 0.28 * step, 0.1);
   }
   const note =
-    'Rocker over the straightedge at the flat point. Bottom: light under a straightedge (in), or how far it rocks (out).';
+    'Rocker over the straightedge at the flat point. Bottom: light under a straightedge across it, or how far it rocks.';
   writeText(page, font, note, { x_mm: left, y_mm: 10, size_mm: 3.4 });
   return document.save();
 }

@@ -152,7 +152,8 @@ function BandSection({ bands }: { bands: RailBands }) {
   const k = Math.min(620 / half, 130 / (high - low));
   const at = (y: number, z: number) => `${(4 + y * k).toFixed(1)} ${(6 + (high - z) * k).toFixed(1)}`;
   const rail = `M${ring.map((p) => at(p.x_mm, p.y_mm)).join('L')}`;
-  const banded = `M${at(0, cuts[0].z_mm)}L${cuts.map((p) => at(p.y_mm, p.z_mm)).join('L')}L${at(0, cuts.at(-1)!.z_mm)}Z`;
+  // Closed straight through the board, which is painted over it.
+  const banded = `M${cuts.map((p) => at(p.y_mm, p.z_mm)).join('L')}Z`;
   return (
     <svg
       viewBox={`0 0 ${(8 + half * k).toFixed(0)} ${(12 + (high - low) * k).toFixed(0)}`}

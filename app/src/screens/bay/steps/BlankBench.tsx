@@ -1,23 +1,14 @@
 import { Button, Spin } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import {
-  type Allowance,
-  blankLines,
-  FOAM_WORDS,
-  INCH_mm,
-  type Margin,
-  planingPlan,
-  type RankedBlank,
-  shortfallWords,
-  thicknessAt,
-} from '@june-tide/core';
+import { type Allowance, FOAM_WORDS, type RankedBlank, shortfallWords } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
 import { changeWorkshop, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { useBay } from '../useBay.ts';
+import { ChosenBlank } from './ChosenBlank.tsx';
 
 const SHOWN = 8;
 
@@ -123,7 +114,7 @@ export function BlankBench() {
           </table>
         </>
       )}
-      {chosen && <Chosen ranked={chosen} />}
+      {chosen && <ChosenBlank ranked={chosen} />}
       <div className="row-of-tools">
         <ShelfFiles />
         <Link to="/shelf">The shelf</Link>
@@ -170,145 +161,5 @@ function Wanted() {
         }}
       />
     </div>
-  );
-}
-
-/** Profiles of blank and board, and the passes from one to the other. */
-function Chosen({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
-  const { shape } = useBay();
-  const style = useLengthStyle();
-  const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
-  const lines = blankLines(blank);
-  if (!fit.fits) {
-    return (
-      <p role="status" className="trouble">
-        {blank.name} no longer holds it: {fit.shortfall && shortfallWords(fit.shortfall, style)}.
-      </p>
-    );
-  }
-  const L = shape.board.length_mm;
-  const { shift_mm, raise_mm, tilt_rad } = fit.placement;
-  const places = [
-    ['Tail 12', 12 * INCH_mm],
-    ['Tail 24', 24 * INCH_mm],
-    ['Middle', L / 2],
-    ['Nose 24', L - 24 * INCH_mm],
-    ['Nose 12', L - 12 * INCH_mm],
-  ] as const;
-  // The margins are at even stations along the board: the nearest is within half an inch or so.
-  const margins = places.map(([name, x]): [string, Margin] => [
-    name,
-    fit.margins.reduce((best, margin) => (Math.abs(margin.x_mm - x) < Math.abs(best.x_mm - x) ? margin : best)),
-  ]);
-  const plan = planingPlan(
-    shape,
-    lines,
-    fit.placement,
-    places.map(([, x]) => x),
-    planerPass_mm,
-  );
-  const count = plan[0].passes.length;
-  const width = 640;
-  const k = (width - 8) / blank.length_mm;
-  const up = 2 * k;
-  const top = Math.max(lines.deck(0), lines.deck(blank.length_mm), blank.thickness_mm) + 10;
-  const path = (z: (x: number) => number, length: number, from: number) =>
-    Array.from({ length: 61 }, (_, i) => {
-      const x = (length * i) / 60;
-      return `${(4 + (x + from) * k).toFixed(1)} ${((top - z(x)) * up).toFixed(1)}`;
-    });
-  const closed = (bottom: string[], deck: string[]) => `M${bottom.join('L')}L${deck.reverse().join('L')}Z`;
-  const tilted = (z: (x: number) => number) => (x: number) => z(x) + raise_mm + tilt_rad * x;
-  const rocker = (x: number) => shape.rocker.line.valueAt(x);
-  return (
-    <>
-      <svg
-        viewBox={`0 0 ${width} ${((top + 10) * up).toFixed(0)}`}
-        width="100%"
-        role="img"
-        aria-label={`${blank.name} from the side with the board in it, heights drawn twice`}
-      >
-        <path
-          d={closed(path(lines.bottom, blank.length_mm, 0), path(lines.deck, blank.length_mm, 0))}
-          fill="var(--sheet)"
-          stroke="var(--pencil)"
-          strokeWidth={1.2}
-        />
-        <path
-          d={closed(
-            path(tilted(rocker), L, shift_mm),
-            path(
-              tilted((x) => rocker(x) + thicknessAt(shape.foil, x)),
-              L,
-              shift_mm,
-            ),
-          )}
-          fill="var(--board)"
-          stroke="var(--ink)"
-          strokeWidth={1.5}
-        />
-      </svg>
-      <p className="quiet" style={{ margin: '2px 0' }}>
-        Heights drawn twice as tall. Ends: <Measure mm={shift_mm} /> at the tail,{' '}
-        <Measure mm={blank.length_mm - L - shift_mm} /> at the nose. Passes of at most <Measure mm={planerPass_mm} />,
-        bottom first; callipers at the stringer read after each:
-      </p>
-      <table className="marks" aria-label="Margins">
-        <thead>
-          <tr>
-            <th scope="col">Foam outside the board</th>
-            {margins.map(([name]) => (
-              <th key={name} scope="col" className="num">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {(
-            [
-              ['Deck', 'deck_mm'],
-              ['Bottom', 'bottom_mm'],
-              ['Each rail', 'width_mm'],
-            ] as const
-          ).map(([name, key]) => (
-            <tr key={key}>
-              <th scope="row">{name}</th>
-              {margins.map(([place, margin]) => (
-                <td key={place} className="num">
-                  <Measure mm={margin[key]} />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <table className="marks" aria-label="Planing plan">
-        <thead>
-          <tr>
-            <th scope="col">Pass</th>
-            {places.map(([name]) => (
-              <th key={name} scope="col" className="num">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {Array.from({ length: count }, (_, i) => (
-            <tr key={i}>
-              <th scope="row">
-                {i + 1} {plan[0].passes[i].side}
-              </th>
-              {plan.map((station) => (
-                <td key={station.x_mm} className="num">
-                  <Measure mm={station.passes[i].thicknessAfter_mm} />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </>
   );
 }

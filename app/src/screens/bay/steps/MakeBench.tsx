@@ -23,7 +23,7 @@ export function MakeBench() {
   const { part, open } = useMakePart();
   return (
     <section aria-label="Make">
-      <div className="head tools">
+      <div className="head tools no-print">
         <h2>Make</h2>
         <Segmented<MakePart>
           aria-label="What is made"

@@ -27,7 +27,7 @@ export function ShapedBench() {
   const sheet = useMemo(() => measuringSheet(shape), [shape]);
   const readings = record.shaped?.readings ?? {};
   const found = useMemo(() => measuredAgainst(sheet, readings, tolerances), [sheet, readings, tolerances]);
-  const out = found.flatMap(outOf).length;
+  const out = found.filter((entry) => outOf(entry).length > 0).length;
 
   const read = (line: SheetLine, side: Side, mm: number | undefined) => {
     const { [side]: _was, ...rest } = readings[line.id] ?? {};
@@ -183,8 +183,8 @@ function AsBuilt({ readings }: { readings: Readings }) {
       {built && litres !== undefined ? (
         <>
           <span className="serif" data-testid="as-built">
-            As built <b>{litres.toFixed(1)} L</b>, {litres - measures.volume_L < -0.05 ? '' : '+'}
-            {(litres - measures.volume_L).toFixed(1)} against the design
+            As built <b>{litres.toFixed(1)} L</b>, {litres < measures.volume_L ? '−' : '+'}
+            {Math.abs(litres - measures.volume_L).toFixed(1)} against the design
           </span>
           <Button
             size="small"

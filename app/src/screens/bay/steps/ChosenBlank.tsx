@@ -1,0 +1,166 @@
+import {
+  blankLines,
+  INCH_mm,
+  type Margin,
+  planingPlan,
+  type PlaningStation,
+  type RankedBlank,
+  shortfallWords,
+  thicknessAt,
+} from '@june-tide/core';
+import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
+import { useShed } from '../../../store/shed.ts';
+import { useBay } from '../useBay.ts';
+
+/** Profiles of blank and board, and the passes from one to the other. */
+export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
+  const { shape } = useBay();
+  const style = useLengthStyle();
+  const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
+  const lines = blankLines(blank);
+  const L = shape.board.length_mm;
+  const { shift_mm, raise_mm, tilt_rad } = fit.placement;
+  const places = [
+    ['Tail 12', 12 * INCH_mm],
+    ['Tail 24', 24 * INCH_mm],
+    ['Middle', L / 2],
+    ['Nose 24', L - 24 * INCH_mm],
+    ['Nose 12', L - 12 * INCH_mm],
+  ] as const;
+  // The margins are at even stations along the board: the nearest is within half an inch or so.
+  const margins = places.map(([name, x]): [string, Margin] => [
+    name,
+    fit.margins.reduce((best, margin) => (Math.abs(margin.x_mm - x) < Math.abs(best.x_mm - x) ? margin : best)),
+  ]);
+  const stations = places.map(([, x]) => x);
+  const plan = fit.fits ? planingPlan(shape, lines, fit.placement, stations, planerPass_mm) : [];
+  const width = 640;
+  const k = (width - 8) / blank.length_mm;
+  const up = 2 * k;
+  const top = Math.max(lines.deck(0), lines.deck(blank.length_mm), blank.thickness_mm) + 10;
+  const path = (z: (x: number) => number, length: number, from: number) =>
+    Array.from({ length: 61 }, (_, i) => {
+      const x = (length * i) / 60;
+      return `${(4 + (x + from) * k).toFixed(1)} ${((top - z(x)) * up).toFixed(1)}`;
+    });
+  const closed = (bottom: string[], deck: string[]) => `M${bottom.join('L')}L${deck.reverse().join('L')}Z`;
+  const tilted = (z: (x: number) => number) => (x: number) => z(x) + raise_mm + tilt_rad * x;
+  const rocker = (x: number) => shape.rocker.line.valueAt(x);
+  return (
+    <>
+      {!fit.fits && (
+        <p role="status" className="trouble">
+          {blank.name} does not hold it: {fit.shortfall && shortfallWords(fit.shortfall, style)}.
+        </p>
+      )}
+      <svg
+        viewBox={`0 0 ${width} ${((top + 10) * up).toFixed(0)}`}
+        width="100%"
+        role="img"
+        aria-label={`${blank.name} from the side with the board in it, heights drawn twice`}
+      >
+        <path
+          d={closed(path(lines.bottom, blank.length_mm, 0), path(lines.deck, blank.length_mm, 0))}
+          fill="var(--sheet)"
+          stroke="var(--pencil)"
+          strokeWidth={1.2}
+        />
+        <path
+          d={closed(
+            path(tilted(rocker), L, shift_mm),
+            path(
+              tilted((x) => rocker(x) + thicknessAt(shape.foil, x)),
+              L,
+              shift_mm,
+            ),
+          )}
+          fill="var(--board)"
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
+      </svg>
+      <p className="quiet" style={{ margin: '2px 0' }}>
+        Heights drawn twice as tall. Ends: <Measure mm={shift_mm} /> at the tail,{' '}
+        <Measure mm={blank.length_mm - L - shift_mm} /> at the nose.
+      </p>
+      <table className="marks" aria-label="Margins">
+        <thead>
+          <tr>
+            <th scope="col">Foam outside the board</th>
+            {margins.map(([name]) => (
+              <th key={name} scope="col" className="num">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {(
+            [
+              ['Deck', 'deck_mm'],
+              ['Bottom', 'bottom_mm'],
+              ['Each rail', 'width_mm'],
+            ] as const
+          ).map(([name, key]) => (
+            <tr key={key}>
+              <th scope="row">{name}</th>
+              {margins.map(([place, margin]) => (
+                <td key={place} className={margin[key] < 0 ? 'num short' : 'num'}>
+                  <Measure mm={margin[key]} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {plan.length > 0 && <PlaningTable plan={plan} places={places} />}
+    </>
+  );
+}
+
+/** Each pass: what comes off, and what the callipers read after it. */
+function PlaningTable({
+  plan,
+  places,
+}: {
+  plan: readonly PlaningStation[];
+  places: readonly (readonly [string, number])[];
+}) {
+  const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
+  return (
+    <>
+      <p className="quiet" style={{ margin: '8px 0 2px' }}>
+        Passes of at most <Measure mm={planerPass_mm} />, bottom first: off, then what callipers read at the stringer.
+      </p>
+      <table className="marks" aria-label="Planing plan">
+        <thead>
+          <tr>
+            <th scope="col">Pass</th>
+            {places.map(([name]) => (
+              <th key={name} scope="col" className="num">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {plan[0].passes.map((pass, i) => (
+            <tr key={i}>
+              <th scope="row">
+                {i + 1} {pass.side}
+              </th>
+              {plan.map((station) => (
+                <td key={station.x_mm} className="num">
+                  <span className="quiet" style={{ marginRight: 6 }}>
+                    −<Measure mm={station.passes[i].depth_mm} />
+                  </span>{' '}
+                  <Measure mm={station.passes[i].thicknessAfter_mm} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
