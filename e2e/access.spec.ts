@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, startBoard, step, test } from './shed.ts';
+import { expect, makePart, startBoard, step, test } from './shed.ts';
 
 const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride'];
 
@@ -28,11 +28,32 @@ for (const light of ['day', 'night'] as const) {
     await page.goto('/settings');
     await expect(page.getByRole('heading', { name: 'Where shapers disagree' })).toBeVisible();
     await look('settings');
+    await page.goto('/line');
+    await expect(page.getByTestId('line-said')).toContainText('on the line');
+    await look('line');
+    await page.getByRole('button', { name: 'Stages and hours' }).click();
+    await expect(page.getByRole('table', { name: 'Stages' })).toBeVisible();
+    await look('stages and hours');
+    for (const [part, shown] of [
+      ['blanks', 'The shelf'],
+      ['prices', 'Price list'],
+      ['figures', 'Figures and their sources'],
+    ]) {
+      await page.goto(`/shelf?part=${part}`);
+      await expect(page.getByRole('table', { name: shown })).toBeVisible();
+      await look(`shelf, ${part}`);
+    }
     await startBoard(page, 'Two Stairs', 'Jory');
     for (const name of STEPS) {
       await step(page, name);
       await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
       await look(name);
+    }
+    await step(page, 'Make');
+    for (const part of ['Blank', 'Rail bands', 'Glass and weight', 'Cost', 'Order', 'Shaped board']) {
+      await makePart(page, part);
+      await expect(page.getByRole('group', { name: part, exact: true })).toBeVisible();
+      await look(`Make, ${part}`);
     }
   });
 }

@@ -1,11 +1,11 @@
 // From the design to foam and glass.
 import { readPdf } from '../core/src/testing/pdf.ts';
-import { choose, expect, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('a blank is found for the board, taken, and planed by a plan that ends at the design', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
-  await page.getByText('Blank', { exact: true }).click();
+  await makePart(page, 'Blank');
   const bench = page.getByRole('group', { name: 'Blank' });
   await expect(bench).toContainText(/\d+ of 30 blanks hold it/, { timeout: 15_000 });
   await bench
@@ -20,15 +20,15 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
   await expect(last.getByRole('cell').first()).toContainText('1 5/8');
   await expect(last.getByRole('cell').last()).toContainText('1 9/16');
   await saved(page);
+  // The part that is open is kept in the address.
   await page.reload();
-  await page.getByText('Blank', { exact: true }).click();
   await expect(bench.getByRole('table', { name: 'Planing plan' })).toBeVisible({ timeout: 15_000 });
 
   // Twice as thick, no blank holds it, and it says where and by how much.
   await step(page, 'Foil');
   await type(page, 'Thickest thick', '5');
   await step(page, 'Make');
-  await page.getByText('Blank', { exact: true }).click();
+  await makePart(page, 'Blank');
   await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 15_000 });
   await expect(bench).toContainText(/too thin .* from the tail by/);
 });
@@ -36,7 +36,7 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
 test('the shelf goes out as CSV and comes back, and a bad one is refused by its row', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
-  await page.getByText('Blank', { exact: true }).click();
+  await makePart(page, 'Blank');
   const bench = page.getByRole('group', { name: 'Blank' });
   const csv = await taken(page, () => page.getByRole('button', { name: 'Shelf as CSV' }).click());
   const lines = csv.bytes.toString('utf8').split('\r\n');
@@ -56,7 +56,7 @@ test('a glass schedule says what to cut, what to mix and what it will weigh; pol
 }) => {
   await startBoard(page, 'Tin Roof');
   await step(page, 'Make');
-  await page.getByText('Glass and weight', { exact: true }).click();
+  await makePart(page, 'Glass and weight');
   const weight = async () =>
     Number.parseFloat(/About ([\d.]+) kg/.exec(await page.getByTestId('weight').innerText())?.[1] ?? 'NaN');
   await expect(page.getByTestId('schedule')).toHaveText('4+4/4 oz');
@@ -69,12 +69,12 @@ test('a glass schedule says what to cut, what to mix and what it will weigh; pol
   await expect(page.getByTestId('schedule')).toHaveText('6+4/6 oz');
   await expect.poll(weight).toBeGreaterThan(light);
   await expect(page.getByRole('table', { name: 'Resin to mix' })).toContainText('Laminate');
-  await page.getByText('Blank', { exact: true }).click();
+  await makePart(page, 'Blank');
   await page
     .getByRole('button', { name: /^Take .*, EPS/ })
     .first()
     .click({ timeout: 20_000 });
-  await page.getByText('Glass and weight', { exact: true }).click();
+  await makePart(page, 'Glass and weight');
   await expect(page.getByRole('alert')).toContainText('polyester dissolves EPS');
   await page.getByText('Epoxy', { exact: true }).click();
   await expect(page.getByTestId('weight')).toContainText('finished');

@@ -52,6 +52,11 @@ export async function step(page: Page, name: string): Promise<void> {
     .click();
 }
 
+/** Opens a part of the Make step. */
+export async function makePart(page: Page, name: string): Promise<void> {
+  await page.getByRole('radiogroup', { name: 'What is made' }).getByText(name, { exact: true }).click();
+}
+
 /** Picks a tail or a nose from its pictures. */
 export async function pickEnd(page: Page, end: 'Tail' | 'Nose', kind: string): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${end}: `) }).click();

@@ -108,6 +108,8 @@ export function LengthField({
             if (draft.trim() === plain || commit(draft)) requestAnimationFrame(() => input.current?.select());
           }
           if (event.key === 'Escape') {
+            // It gives up what was typed, not the drawer around it.
+            event.stopPropagation();
             setDraft(undefined);
             setError(undefined);
             input.current?.blur();

@@ -1,0 +1,232 @@
+// From the design over the line to the board that was made.
+import type { Page } from '@playwright/test';
+import dayjs from 'dayjs';
+import { readPdf } from '../core/src/testing/pdf.ts';
+import { drag, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
+
+const column = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+const card = (page: Page, name: string) => page.getByRole('article', { name });
+
+/** Types a day into one of our date fields. */
+async function typeDay(page: Page, label: string, day: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.click();
+  await field.fill(day);
+  await field.press('Enter');
+}
+
+test('a board goes from its design over blank, bands, paper and the line to what was measured on it', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await startBoard(page, 'Slack Water', 'Maren');
+  const name = /^Slack Water \d+/.exec(await page.getByRole('heading', { level: 1 }).innerText())![0];
+  await step(page, 'Make');
+
+  await makePart(page, 'Blank');
+  const first = page.getByRole('button', { name: /^Take .*, PU$/ }).first();
+  await first.click({ timeout: 15_000 });
+  const margins = page.getByRole('table', { name: 'Margins' });
+  await expect(margins.getByRole('row')).toHaveCount(4);
+  await type(page, 'Over deck and bottom', '1/2');
+  await expect(page.getByTestId('blanks-fit')).not.toContainText('None', { timeout: 15_000 });
+  await type(page, 'Over deck and bottom', '1/16');
+
+  await makePart(page, 'Rail bands');
+  const left = page.getByTestId('bands-left');
+  await expect(left).toContainText('left to sand', { timeout: 15_000 });
+  const litresLeft = async () => Number.parseFloat(await left.innerText());
+  const three = await litresLeft();
+  await page.getByRole('radiogroup', { name: 'Bands on the deck side' }).getByText('4', { exact: true }).click();
+  await expect(page.getByRole('img', { name: 'Rail bands: 4 on the deck, 1 under' })).toBeVisible({ timeout: 15_000 });
+  await expect.poll(litresLeft).toBeLessThan(three);
+  await expect(page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row')).toHaveCount(14);
+
+  await makePart(page, 'Order');
+  const due = dayjs().add(40, 'day').format('YYYY-MM-DD');
+  await typeDay(page, 'Due', due);
+  await page.getByLabel('Colours and artwork').fill('clear, one grey pinline');
+  await page.getByLabel('Colours and artwork').press('Tab');
+  await page.getByRole('button', { name: 'Put it on the line' }).click();
+  await expect(page.getByTestId('standing')).toContainText(/In time: due .* working days in hand/);
+  await expect(page.getByRole('table', { name: 'When each stage is done' }).getByRole('row')).toHaveCount(9);
+
+  await makePart(page, 'Glass and weight');
+  await page.getByText('Gloss', { exact: true }).click();
+  await makePart(page, 'Paper and files');
+  const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
+  const [sheet] = await readPdf(ticket.bytes);
+  const said = sheet.texts.map(({ text }) => text).join('\n');
+  for (const part of [name, 'for Maren', 'clear, one grey pinline', dayjs(due).format('ddd D MMM'), ', PU', 'gloss']) {
+    expect(said).toContain(part);
+  }
+  // The code's own bytes are read by a decoder in the unit tests; here its squares are on the page.
+  expect(sheet.boxes.length).toBeGreaterThan(300);
+  const wall = await taken(page, () => page.getByRole('button', { name: 'Wall sheet, large type (PDF)' }).click());
+  const [onWall] = await readPdf(wall.bytes);
+  expect(onWall.width_mm).toBeGreaterThan(onWall.height_mm);
+  expect(onWall.texts.map(({ text }) => text)).toContain('Wide point');
+  await saved(page);
+
+  await page.goto('/line');
+  await expect(column(page, 'Brief').getByRole('article', { name })).toBeVisible();
+  // By hand from Brief to Shape, two columns on.
+  const grip = page.getByRole('button', { name: `Move ${name}` });
+  const [from, to] = await Promise.all([column(page, 'Brief').boundingBox(), column(page, 'Shape').boundingBox()]);
+  await drag(page, grip, to!.x - from!.x, 40);
+  await expect(column(page, 'Shape').getByRole('article', { name })).toBeVisible();
+  // By keys one on, and by the button one more.
+  await page.getByRole('button', { name: `Move ${name}` }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Space');
+  await expect(column(page, 'Glass').getByRole('article', { name })).toBeVisible();
+  await page.getByRole('button', { name: `${name} on to Sand` }).click();
+  await expect(column(page, 'Sand').getByRole('article', { name })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(column(page, 'Sand').getByRole('article', { name })).toBeVisible();
+  await page.getByRole('link', { name: `Open ${name}` }).click();
+  await expect(page.getByRole('table', { name: 'When each stage is done' }).getByRole('row')).toHaveCount(5);
+
+  await makePart(page, 'Shaped board');
+  const off = (id: string) => page.getByTestId(`off ${id}`);
+  await type(page, 'Length, Length', "6'0");
+  await expect(off('length')).toHaveText('right on');
+  await type(page, 'Half widths, Wide point, left', '9 5/8');
+  await type(page, 'Half widths, Wide point, right', '9 3/4');
+  await expect(off('width:wide:0')).toContainText('left right on');
+  await expect(off('width:wide:0')).toContainText(/right \+1\/8.*, out/);
+  await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
+  await type(page, 'Thickness at the stringer, Middle', '2 3/8');
+  await expect(off('thickness:centre:0')).toContainText('−1/16');
+  await type(page, 'Thickness at the stringer, Nose 12', 'thick');
+  await expect(page.getByRole('alert').filter({ hasText: /thick|number|length/i })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('measured')).toContainText('3 of 28 measured, 2 out of tolerance');
+  await page.getByRole('button', { name: 'Make the as-built board' }).click();
+  await expect(page.getByTestId('as-built')).toContainText(/As built \d+\.\d L, [+−]\d\.\d against the design/);
+  const design = Number.parseFloat(await page.getByTestId('litres').innerText());
+  const built = Number(/As built ([\d.]+) L/.exec(await page.getByTestId('as-built').innerText())![1]);
+  expect(built).not.toBe(design);
+  expect(Math.abs(built - design)).toBeLessThan(1.5);
+  await page.getByRole('button', { name: 'Lay it over the design' }).click();
+  await expect(page.getByTestId('litres-change')).toBeVisible();
+  await page.getByLabel('Weight on the scales').fill('2.7');
+  await page.getByLabel('Weight on the scales').press('Enter');
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await saved(page);
+  // Both are kept: the design with its readings, and a board of its own.
+  await page.reload();
+  await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
+  await expect(page.getByLabel('Weight on the scales')).toHaveValue('2.70');
+  expect(Number.parseFloat(await page.getByTestId('litres').innerText())).toBe(design);
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: /Slack Water as built 1/ }).first()).toBeVisible();
+});
+
+test('the line shows late boards first, and too many hours in a week', async ({ page }) => {
+  await page.goto('/line');
+  await expect(page.getByTestId('line-said')).toContainText(
+    /4 boards on the line, \d late|4 boards on the line, none late/,
+  );
+  // Hours of three weeks in one stage: what is at glass can no longer be in time.
+  await page.getByRole('button', { name: 'Stages and hours' }).click();
+  const hours = page.getByLabel('Hours of Glass');
+  await hours.fill('120');
+  await hours.press('Enter');
+  const name = page.getByLabel('Name of stage 5');
+  await name.fill('Sanding');
+  await name.press('Tab');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(column(page, 'Sanding')).toBeVisible();
+  await expect(card(page, 'Lamplight 5')).toContainText(/late by \d+ d/);
+  await expect(page.getByTestId('line-said')).toContainText(/[1-4] late/);
+  await expect(page.getByRole('region', { name: 'Hours a week' })).toContainText('6 h');
+  // Two boards at one stage: the late one stands above.
+  await page.getByRole('button', { name: 'Two Stairs 3 on to Blank' }).click();
+  await page.getByRole('button', { name: 'Two Stairs 3 on to Shape' }).click();
+  await page.getByRole('button', { name: 'Two Stairs 3 on to Glass' }).click();
+  await expect(column(page, 'Glass').getByRole('article')).toHaveCount(2);
+  await expect(column(page, 'Glass').getByRole('article').first()).toHaveAccessibleName('Lamplight 5');
+  // One pair of hands less, and the week is too full.
+  await page.getByRole('button', { name: 'Stages and hours' }).click();
+  const people = page.getByLabel('People');
+  await people.fill('1');
+  await people.press('Enter');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('region', { name: 'Hours a week' })).toContainText(/h too many/);
+  // Handed over, a board leaves the line and stays on the rack.
+  for (const stage of ['Sanding', 'Fins', 'Finish', 'Ride-away']) {
+    const on = page.getByRole('button', { name: `Gannet 2 on to ${stage}` });
+    if (await on.count()) await on.click();
+  }
+  await page.getByRole('button', { name: 'Gannet 2 handed over' }).click();
+  await expect(page.getByTestId('line-said')).toContainText('3 boards on the line');
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: /Gannet 2/ }).first()).toBeVisible();
+});
+
+test('the shelf: a blank is added, changed and taken off; prices and figures reach the board', async ({ page }) => {
+  await page.goto('/shelf');
+  const shelf = page.getByRole('table', { name: 'The shelf' });
+  await expect(shelf.getByRole('row')).toHaveCount(31);
+  await page.getByLabel('Find a blank').fill("7'0");
+  await expect(shelf.getByRole('row')).toHaveCount(3);
+  await page.getByRole('button', { name: /^Change 7'0 curved, PU/ }).click();
+  await page.getByRole('button', { name: 'Add a blank' }).click();
+  const name = page.getByLabel('Name of the blank');
+  await expect(name).toHaveValue("7'0 curved new");
+  await name.fill("7'1 of our own");
+  await name.press('Tab');
+  await type(page, 'Length', "7'1");
+  await type(page, 'Width', '9 feet');
+  await expect(page.getByRole('alert').first()).toContainText(/no blank is like that/i);
+  await page.keyboard.press('Escape');
+  const price = page.getByLabel('Price of the blank');
+  await price.fill('111');
+  await price.press('Enter');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByLabel('Find a blank').fill('of our own');
+  await expect(shelf.getByRole('row').last()).toContainText("7'1");
+  await expect(shelf.getByRole('row').last()).toContainText('111.00');
+  await saved(page);
+
+  await page.getByRole('radiogroup', { name: 'What is on the shelf' }).getByText('Prices', { exact: true }).click();
+  const hour = page.getByLabel('An hour of hands');
+  await hour.fill('0');
+  await hour.press('Enter');
+  await page.getByRole('radiogroup', { name: 'What is on the shelf' }).getByText('Figures', { exact: true }).click();
+  const pot = page.getByLabel('Pot life of polyester');
+  await pot.fill('17');
+  await pot.press('Enter');
+  await expect(page.getByRole('row', { name: /Pot life of polyester/ })).toContainText('own');
+  await saved(page);
+
+  await startBoard(page, 'Lamplight');
+  await step(page, 'Make');
+  await makePart(page, 'Blank');
+  await page
+    .getByRole('button', { name: /^Take .*, PU$/ })
+    .first()
+    .click({ timeout: 15_000 });
+  await makePart(page, 'Cost');
+  const cost = page.getByRole('table', { name: 'Cost sheet' });
+  // Hours cost nothing now: the hours' sum is none, and the price is that of materials with the margin.
+  await expect(cost.getByRole('row', { name: /^Hours/ })).toContainText('0.00');
+  await expect(page.getByTestId('price')).toContainText(/the price is € [\d.]+/);
+  await page.getByRole('button', { name: 'Put the price on the list' }).click();
+  await makePart(page, 'Glass and weight');
+  await expect(page.getByTestId('pot-life')).toContainText('Pot life about 17 min');
+  await page.goto('/shelf?part=prices');
+  await expect(page.getByRole('table', { name: 'Price list' }).getByLabel('Name on the list')).toHaveValue(
+    /^Lamplight, /,
+  );
+
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^Change 7'1 of our own/ }).click();
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click();
+  await expect(shelf.getByRole('row')).toHaveCount(31);
+  await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(shelf.getByRole('row')).toHaveCount(32);
+});
