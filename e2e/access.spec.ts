@@ -5,7 +5,7 @@ const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 
 
 for (const light of ['day', 'night'] as const) {
   test(`no serious fault of access on any screen by ${light}`, async ({ page }) => {
-    test.setTimeout(200_000);
+    test.setTimeout(400_000);
     const look = async (where: string) => {
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');

@@ -138,7 +138,7 @@ test('the line shows late boards first, and too many hours in a week', async ({ 
   const name = page.getByLabel('Name of stage 5');
   await name.fill('Sanding');
   await name.press('Tab');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await expect(column(page, 'Sanding')).toBeVisible();
   await expect(card(page, 'Lamplight 5')).toContainText(/late by \d+ d/);
   await expect(page.getByTestId('line-said')).toContainText(/[1-4] late/);
@@ -154,7 +154,7 @@ test('the line shows late boards first, and too many hours in a week', async ({ 
   const people = page.getByLabel('People');
   await people.fill('1');
   await people.press('Enter');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Hours a week' })).toContainText(/h too many/);
   // Handed over, a board leaves the line and stays on the rack.
   for (const stage of ['Sanding', 'Fins', 'Finish', 'Ride-away']) {
@@ -186,7 +186,7 @@ test('the shelf: a blank is added, changed and taken off; prices and figures rea
   const price = page.getByLabel('Price of the blank');
   await price.fill('111');
   await price.press('Enter');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.getByLabel('Find a blank').fill('of our own');
   await expect(shelf.getByRole('row').last()).toContainText("7'1");
   await expect(shelf.getByRole('row').last()).toContainText('111.00');

@@ -18,6 +18,8 @@ export function antdTheme(light: Settings['light']): ThemeConfig {
       colorTextPlaceholder: day ? '#6a675d' : '#a9c3bb',
       colorBgBase: day ? '#fdfbf6' : '#10292c',
       colorBgContainer: day ? '#fdfbf6' : '#0f2f32',
+      // Drawers, popovers and lists that open: the sheet, and a wall a little nearer.
+      colorBgElevated: day ? '#f6f2e8' : '#12373a',
       colorBorder: day ? '#827d6f' : '#5d8480',
       colorTextLightSolid: day ? '#fdfbf6' : '#0b2629',
       controlHeight: 36,
