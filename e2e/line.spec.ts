@@ -78,7 +78,9 @@ test('a board goes from its design over blank, bands, paper and the line to what
   // By keys one on, and by the button one more.
   await page.getByRole('button', { name: `Move ${name}` }).focus();
   await page.keyboard.press('Space');
+  await expect(page.getByText(`${name} is over Shape.`)).toBeAttached();
   await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(`${name} is over Glass.`)).toBeAttached();
   await page.keyboard.press('Space');
   await expect(column(page, 'Glass').getByRole('article', { name })).toBeVisible();
   await page.getByRole('button', { name: `${name} on to Sand` }).click();
@@ -229,4 +231,43 @@ test('the shelf: a blank is added, changed and taken off; prices and figures rea
   await expect(shelf.getByRole('row')).toHaveCount(31);
   await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(shelf.getByRole('row')).toHaveCount(32);
+});
+
+test('what making puts on paper is black on white, and nothing but it', async ({ page }) => {
+  await page.goto('/bay/skarn-slack-118/make?part=bands');
+  const printed = async () => {
+    await page.emulateMedia({ media: 'print' });
+    // Every colour that letters are written in, and every ground they stand on.
+    const colours = await page.evaluate(() => {
+      const found = new Set<string>();
+      for (const element of document.querySelectorAll('main *')) {
+        const own = [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim());
+        if (!own || !(element as HTMLElement).checkVisibility()) continue;
+        found.add(getComputedStyle(element).color);
+      }
+      return [...found];
+    });
+    expect(colours).toEqual(['rgb(0, 0, 0)']);
+    const pages = await readPdf(await page.pdf({ format: 'A4', printBackground: true }));
+    await page.emulateMedia({ media: 'screen' });
+    return pages.flatMap((sheet) => sheet.texts.map(({ text }) => text)).join(' ');
+  };
+  await expect(page.getByTestId('bands-left')).toBeVisible({ timeout: 15_000 });
+  const bands = await printed();
+  expect(bands).toContain('Slack Water 118, rail bands');
+  expect(bands).toContain('Nose 12');
+  expect(bands).not.toContain('Undo');
+  await makePart(page, 'Cost');
+  const cost = await printed();
+  expect(cost).toMatch(/cost sheet/);
+  expect(cost).toContain('Materials');
+  await makePart(page, 'Shaped board');
+  await type(page, 'Length, Length', "6'2");
+  expect(await printed()).toMatch(/Slack Water 118, measuring sheet/);
+  await page.goto('/shelf?part=prices');
+  await page.getByRole('button', { name: 'Add a line' }).click();
+  const list = await printed();
+  expect(list).toContain('Gloss finish');
+  // The customer reads no cost of the shop.
+  expect(list).not.toContain('An hour of hands');
 });

@@ -64,3 +64,43 @@ describe('a length field', () => {
     expect(input.value).toBe('19 1/4');
   });
 });
+
+describe('a length field that may be empty', () => {
+  const empty = (value_mm?: number) => {
+    const onChange = jest.fn<(mm: number, nudge: boolean) => EditResult>(() => ({ ok: true }));
+    const onClear = jest.fn();
+    render(<LengthField label="Read" value_mm={value_mm} onChange={onChange} onClear={onClear} />);
+    const input = screen.getByLabelText<HTMLInputElement>('Read');
+    fireEvent.focus(input);
+    return { input, onChange, onClear };
+  };
+
+  it('shows nothing, takes a number, and is not nudged from nothing', () => {
+    const { input, onChange } = empty();
+    expect(input.value).toBe('');
+    fireEvent.keyDown(input, { key: 'ArrowUp' });
+    expect(onChange).not.toHaveBeenCalled();
+    fireEvent.change(input, { target: { value: '2 7/16' } });
+    fireEvent.keyDown(input, { key: 'Enter' });
+    expect(onChange.mock.calls[0][0]).toBeCloseTo(2.4375 * 25.4, 9);
+  });
+
+  it('is made nothing again by clearing it', () => {
+    const { input, onChange, onClear } = empty(50);
+    fireEvent.change(input, { target: { value: ' ' } });
+    fireEvent.blur(input);
+    expect(onClear).toHaveBeenCalledTimes(1);
+    expect(onChange).not.toHaveBeenCalled();
+  });
+
+  it('gives up what was typed on Escape and lets nothing around it hear that', () => {
+    const heard = jest.fn();
+    const { input } = empty(50.8);
+    document.addEventListener('keydown', heard);
+    fireEvent.change(input, { target: { value: 'nonsense' } });
+    fireEvent.keyDown(input, { key: 'Escape' });
+    document.removeEventListener('keydown', heard);
+    expect(input.value).toBe('2');
+    expect(heard).not.toHaveBeenCalled();
+  });
+});

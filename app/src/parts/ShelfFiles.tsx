@@ -1,41 +1,25 @@
-import { Button, message } from 'antd';
+import { Button } from 'antd';
 import { useRef } from 'react';
 import { keepShelf, useShed } from '../store/shed.ts';
 import { saveFile } from './saveFile.ts';
+import { useDone } from './useDone.tsx';
 
 /** The shelf as a file and from one. What cannot be read changes nothing; what was there can be had back. */
 export function ShelfFiles() {
   const shelf = useShed((shed) => shed.shelf);
   const picker = useRef<HTMLInputElement>(null);
-  const [notice, holder] = message.useMessage();
+  const { say, refuse, holder } = useDone();
   const take = async (file: File | undefined) => {
     if (!file) return;
     const { shelfFromCsv } = await import('@june-tide/core/packages');
     const read = shelfFromCsv(await file.text());
     if (!read.ok) {
-      void notice.error(`${file.name}: ${read.reason}. The shelf is as it was.`, 10);
+      refuse(`${file.name}: ${read.reason}. The shelf is as it was.`);
       return;
     }
     const before = shelf;
     keepShelf(read.shelf);
-    void notice.success({
-      key: 'shelf',
-      duration: 8,
-      content: (
-        <span>
-          {read.shelf.length} blanks on the shelf.{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              keepShelf(before);
-              notice.destroy('shelf');
-            }}
-          >
-            Undo
-          </Button>
-        </span>
-      ),
-    });
+    say({ words: `${read.shelf.length} blanks on the shelf.`, back: () => keepShelf(before) });
   };
   return (
     <>

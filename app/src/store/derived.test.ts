@@ -1,7 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
-import { type BoardRecord, modelNamed, type Rider, USUAL_SCHOOLS } from '@june-tide/core';
+import { type BoardRecord, modelNamed, type Rider, USUAL_SCHOOLS, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
 import { USUAL_SETTINGS } from './db.ts';
-import { caseFor, factsFor, lastBoardOf, lastRecord, sizesFor, wavesOf } from './derived.ts';
+import {
+  caseFor,
+  factsFor,
+  foamOf,
+  laminatedFor,
+  lastBoardOf,
+  lastRecord,
+  sizesFor,
+  standingOf,
+  wavesOf,
+} from './derived.ts';
 
 const waves: Rider['waves'] = {
   size: 'waistToHead',
@@ -95,5 +105,36 @@ describe('what an order is judged from', () => {
   it('keeps the facts of a board and a rider, made once', () => {
     expect(factsFor(ours.board, 1780)).toBe(factsFor(ours.board, 1780));
     expect(factsFor(ours.board, 1780)).not.toBe(factsFor(ours.board, 1600));
+  });
+});
+
+describe('an order in the making', () => {
+  const shelf = usualShelf();
+  const eps = shelf.find(({ foam }) => foam === 'eps2')!;
+  const brief = { waves, purpose: '', mustHaves: '', dueOn: '2026-12-18' };
+
+  it('stands by its due day only while it is on the line', () => {
+    const order = { stage: 'sand', on: '2026-11-20' };
+    const at = (change: Partial<BoardRecord>) =>
+      standingOf(record('a', 'Slack Water', '11-01', { brief, ...change }), USUAL_WORKSHOP, '2026-12-14');
+    // Sand, fins and their wait, finish and its wait, ride-away: a Monday's start is a Friday's board.
+    expect(at({ order })).toMatchObject({ ready: '2026-12-18', inHand_days: 0 });
+    expect(at({})).toBeUndefined();
+    expect(at({ order: { ...order, doneOn: '2026-12-01' } })).toBeUndefined();
+    expect(at({ order, brief: { ...brief, dueOn: 'soon' } })?.inHand_days).toBeUndefined();
+  });
+
+  it('has the foam of its blank, and the usual one until a blank is taken or when it is off the shelf', () => {
+    expect(foamOf(record('a', 'Slack Water', '11-01', { blankId: eps.id }), shelf)).toMatchObject({ foam: 'eps2' });
+    expect(foamOf(record('a', 'Slack Water', '11-01'), shelf)).toEqual({ foam: 'pu', stringer_mm: 4 });
+    expect(foamOf(record('a', 'Slack Water', '11-01', { blankId: 'gone' }), shelf).foam).toBe('pu');
+  });
+
+  it('weighs by the shop’s own figures', () => {
+    const heavy = { ...USUAL_WORKSHOP, glass: { ...USUAL_WORKSHOP.glass, hotCoat_gm2: 400 } };
+    const [usual, own] = [USUAL_WORKSHOP, heavy].map((workshop) =>
+      laminatedFor(record('a', 'Slack Water', '11-01'), shelf, workshop),
+    );
+    expect(usual.ok && own.ok && own.laminate.mass_kg > usual.laminate.mass_kg).toBe(true);
   });
 });

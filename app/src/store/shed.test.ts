@@ -1,7 +1,20 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { boardRecordSchema, modelNamed } from '@june-tide/core';
 import { db } from './db.ts';
-import { addBoard, edit, editBoard, loadShed, redo, removeBoard, undo, useShed } from './shed.ts';
+import {
+  addBoard,
+  changeWorkshop,
+  edit,
+  editBoard,
+  handedOver,
+  loadShed,
+  offTheLine,
+  redo,
+  removeBoard,
+  toStage,
+  undo,
+  useShed,
+} from './shed.ts';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 60));
 const model = modelNamed('Slack Water')!;
@@ -84,5 +97,63 @@ describe('the shed', () => {
     const second = addBoard(model, null);
     const { records } = useShed.getState();
     expect(records[second].number).toBe(records[first].number + 1);
+  });
+});
+
+describe('the line', () => {
+  const shape = { id: 'shape', name: 'Shape' };
+  const orderOf = (id: string) => useShed.getState().records[id].order;
+
+  it('takes a board on, along and off, each a step that can be undone', () => {
+    const id = addBoard(model, 'maren');
+    expect(orderOf(id)).toBeUndefined();
+    toStage(id, shape);
+    expect(orderOf(id)).toMatchObject({ stage: 'shape' });
+    toStage(id, { id: 'glass', name: 'Glass' });
+    expect(useShed.getState().histories[id].past.map((s) => s.name)).toEqual(['to Shape', 'to Glass']);
+    undo(id);
+    expect(orderOf(id)).toMatchObject({ stage: 'shape' });
+    handedOver(id);
+    expect(orderOf(id)?.doneOn).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+    // A board that came back is on the line again.
+    toStage(id, shape);
+    expect(orderOf(id)?.doneOn).toBeUndefined();
+    offTheLine(id);
+    expect(orderOf(id)).toBeUndefined();
+  });
+
+  it('makes no step of putting a board where it is', () => {
+    const id = addBoard(model, null);
+    toStage(id, shape);
+    toStage(id, shape);
+    expect(useShed.getState().histories[id].past).toHaveLength(1);
+  });
+
+  it('has demo orders that are due after today', () => {
+    const due = Object.values(useShed.getState().records).flatMap(({ order, brief }) => (order ? [brief?.dueOn] : []));
+    expect(due.length).toBeGreaterThanOrEqual(3);
+    for (const day of due) expect(day! > new Date().toISOString().slice(0, 10)).toBe(true);
+  });
+});
+
+describe('the workshop', () => {
+  it('is kept and found again; what was spoilt on disk is usual again', async () => {
+    changeWorkshop({ people: 3 });
+    await settle();
+    await loadShed();
+    expect(useShed.getState().settings.workshop.people).toBe(3);
+    const kept = await db.settings.get('shop');
+    await db.settings.put({ ...kept!, workshop: { ...kept!.workshop, stages: 'none' } as never });
+    await loadShed();
+    expect(useShed.getState().settings.workshop.people).toBe(3);
+    expect(useShed.getState().settings.workshop.stages).toHaveLength(8);
+  });
+
+  it('is the usual one where an older shed has none', async () => {
+    const kept = await db.settings.get('shop');
+    const { workshop: _none, ...older } = kept!;
+    await db.settings.put(older as never);
+    await loadShed();
+    expect(useShed.getState().settings.workshop.stages.map(({ name }) => name)).toContain('Glass');
   });
 });

@@ -1,9 +1,11 @@
 import {
+  type Announcements,
   DndContext,
   type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
   type ScreenReaderInstructions,
+  type UniqueIdentifier,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
@@ -14,7 +16,8 @@ import { type BoardRecord, type Stage, type Standing, type Workshop } from '@jun
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { standingOf } from '../../store/derived.ts';
-import { toStage, useShed } from '../../store/shed.ts';
+import { type Done, useDone } from '../../parts/useDone.tsx';
+import { toStage, undo, useShed } from '../../store/shed.ts';
 import { today } from '../../store/today.ts';
 import { besideColumn } from './besideColumn.ts';
 import { LineCard } from './LineCard.tsx';
@@ -59,6 +62,7 @@ export function Line() {
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: besideColumn }),
   );
+  const { say, holder } = useDone();
   const late = boards.filter(({ standing }) => (standing.inHand_days ?? 0) < 0).length;
   const { stages } = workshop;
   /** Boards at a stage the shop no longer has stand at its first. */
@@ -67,14 +71,30 @@ export function Line() {
       const known = stages.some(({ id }) => id === record.order?.stage);
       return record.order?.stage === stage.id || (i === 0 && !known);
     });
+  const nameOf = (id: UniqueIdentifier) => {
+    const record = records[String(id)];
+    return record ? `${record.board.name} ${record.number}` : 'The board';
+  };
+  const stageOf = (id: UniqueIdentifier | undefined) => stages.find((stage) => stage.id === id)?.name;
+  /** What a screen reader says while a board is carried. */
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${nameOf(active.id)} picked up.`,
+    onDragOver: ({ active, over }) => `${nameOf(active.id)} is over ${stageOf(over?.id) ?? 'no stage'}.`,
+    onDragEnd: ({ active, over }) => `${nameOf(active.id)} put down at ${stageOf(over?.id) ?? 'its old place'}.`,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} is back at its old place.`,
+  };
   const drop = ({ active, over }: DragEndEvent) => {
     const stage = stages.find(({ id }) => id === over?.id);
-    if (stage) toStage(String(active.id), stage);
+    const id = String(active.id);
+    if (!stage || records[id]?.order?.stage === stage.id) return;
+    toStage(id, stage);
+    say({ words: `${nameOf(active.id)} is at ${stage.name}.`, back: () => undo(id) });
   };
   return (
     <div className="page">
       <TopBar />
       <main className="line">
+        {holder}
         <svg width={0} height={0} aria-hidden style={{ position: 'absolute' }}>
           <FoamGradient />
         </svg>
@@ -92,10 +112,10 @@ export function Line() {
             Open a board on <Link to="/">the rack</Link>, go to Make, Order, and put it on the line.
           </p>
         )}
-        <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ screenReaderInstructions: HOW }}>
+        <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ screenReaderInstructions: HOW, announcements }}>
           <div className="columns">
             {stages.map((stage, i) => (
-              <Column key={stage.id} stage={stage} next={stages[i + 1]} boards={at(stage, i)} />
+              <Column key={stage.id} stage={stage} next={stages[i + 1]} boards={at(stage, i)} say={say} />
             ))}
           </div>
         </DndContext>
@@ -106,7 +126,14 @@ export function Line() {
   );
 }
 
-function Column({ stage, next, boards }: { stage: Stage; next: Stage | undefined; boards: readonly OnLine[] }) {
+interface ColumnProps {
+  stage: Stage;
+  next: Stage | undefined;
+  boards: readonly OnLine[];
+  say: (done: Done) => void;
+}
+
+function Column({ stage, next, boards, say }: ColumnProps) {
   const { ref, over } = useColumn(stage.id);
   return (
     <section ref={ref} className={over ? 'column over' : 'column'} aria-label={stage.name}>
@@ -114,7 +141,7 @@ function Column({ stage, next, boards }: { stage: Stage; next: Stage | undefined
         {stage.name} <span className="quiet">{boards.length > 0 ? boards.length : ''}</span>
       </h2>
       {boards.map((board) => (
-        <LineCard key={board.record.id} board={board} next={next} />
+        <LineCard key={board.record.id} board={board} next={next} say={say} />
       ))}
     </section>
   );

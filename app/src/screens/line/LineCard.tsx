@@ -5,13 +5,20 @@ import { type Stage } from '@june-tide/core';
 import { BoardPlan } from '../../parts/BoardPlan.tsx';
 import { dayWords, shortStanding } from '../../parts/days.ts';
 import { Measure } from '../../parts/Measure.tsx';
-import { handedOver, toStage, useShed } from '../../store/shed.ts';
+import type { Done } from '../../parts/useDone.tsx';
+import { handedOver, toStage, undo, useShed } from '../../store/shed.ts';
 import type { OnLine } from './Line.tsx';
 
 const HEIGHT = 64;
 
+interface LineCardProps {
+  board: OnLine;
+  next: Stage | undefined;
+  say: (done: Done) => void;
+}
+
 /** One board on the line: whose it is, when it is due, how it stands; taken along by hand or by keys. */
-export function LineCard({ board: { record, standing }, next }: { board: OnLine; next: Stage | undefined }) {
+export function LineCard({ board: { record, standing }, next, say }: LineCardProps) {
   const riders = useShed((shed) => shed.riders);
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: record.id });
   const rider = record.riderId === null ? undefined : riders[record.riderId];
@@ -49,12 +56,23 @@ export function LineCard({ board: { record, standing }, next }: { board: OnLine;
             size="small"
             type="text"
             aria-label={`${name} on to ${next.name}`}
-            onClick={() => toStage(record.id, next)}
+            onClick={() => {
+              toStage(record.id, next);
+              say({ words: `${name} is at ${next.name}.`, back: () => undo(record.id) });
+            }}
           >
             On
           </Button>
         ) : (
-          <Button size="small" type="text" aria-label={`${name} handed over`} onClick={() => handedOver(record.id)}>
+          <Button
+            size="small"
+            type="text"
+            aria-label={`${name} handed over`}
+            onClick={() => {
+              handedOver(record.id);
+              say({ words: `${name} is handed over.`, back: () => undo(record.id) });
+            }}
+          >
             Handed over
           </Button>
         )}

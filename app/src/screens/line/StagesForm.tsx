@@ -2,6 +2,7 @@ import { Button, Checkbox, DatePicker, Drawer, Input, InputNumber, Tag } from 'a
 import type { Dayjs } from 'dayjs';
 import { type Day, type Stage, USUAL_WORKSHOP, WEEKDAYS, type Workshop } from '@june-tide/core';
 import { dayWords } from '../../parts/days.ts';
+import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, useShed } from '../../store/shed.ts';
 import type { OnLine } from './Line.tsx';
 
@@ -28,8 +29,10 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
   const number = (value: number | null, keep: (value: number) => void) => {
     if (typeof value === 'number') keep(value);
   };
+  const { say, holder } = useDone();
   return (
     <Drawer title="Stages and hours" open={open} onClose={onClose} size={640}>
+      {holder}
       <table className="marks" aria-label="Stages">
         <thead>
           <tr>
@@ -100,7 +103,10 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
                   disabled={stages.length === 1 || inUse(stage)}
                   title={inUse(stage) ? 'Boards stand at it' : undefined}
                   aria-label={`Take ${stage.name} out`}
-                  onClick={() => changeWorkshop({ stages: stages.filter((_, k) => k !== i) })}
+                  onClick={() => {
+                    changeWorkshop({ stages: stages.filter((_, k) => k !== i) });
+                    say({ words: `${stage.name} is taken out.`, back: () => changeWorkshop({ stages }) });
+                  }}
                 >
                   ×
                 </Button>
@@ -121,7 +127,14 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
         >
           One more stage
         </Button>
-        <Button size="small" type="text" onClick={() => changeWorkshop({ stages: USUAL_WORKSHOP.stages })}>
+        <Button
+          size="small"
+          type="text"
+          onClick={() => {
+            changeWorkshop({ stages: USUAL_WORKSHOP.stages });
+            say({ words: 'The usual eight stages stand again.', back: () => changeWorkshop({ stages }) });
+          }}
+        >
           The usual eight
         </Button>
       </div>

@@ -1,13 +1,14 @@
-import { Button, Input, message, Segmented, Select } from 'antd';
+import { Button, Input, Segmented, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type BoardRecord, FAMILIES, type Family, FAMILY_WORDS, FOOT_mm, readBoardFile } from '@june-tide/core';
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
+import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { measuresFor } from '../../store/derived.ts';
 import { addBoard, useShed } from '../../store/shed.ts';
-import { type Done, Stood } from './Stood.tsx';
+import { Stood } from './Stood.tsx';
 
 type Order = 'length' | 'litres' | 'rider' | 'date';
 
@@ -28,7 +29,7 @@ export function Rack() {
   const { width, height } = useSize(wall);
   const navigate = useNavigate();
   const picker = useRef<HTMLInputElement>(null);
-  const [notice, holder] = message.useMessage();
+  const { say, refuse, holder } = useDone();
 
   const riderName = (record: BoardRecord) =>
     record.riderId === null ? 'unsold' : (riders[record.riderId]?.name ?? 'unsold');
@@ -58,36 +59,13 @@ export function Rack() {
   const slot = Math.max(LEAST_SLOT, (width - LEFT - 16) / Math.max(1, shown.length));
   const drawnWidth = Math.max(width, LEFT + slot * shown.length + 16);
 
-  /** Says what was done, with the way back. */
-  const say = ({ words, back }: Done) =>
-    notice.open({
-      key: 'rack',
-      type: 'success',
-      duration: 8,
-      content: (
-        <span>
-          {words}{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              back();
-              notice.destroy('rack');
-            }}
-          >
-            Undo
-          </Button>
-        </span>
-      ),
-    });
-
   const openFile = async (file: File | undefined) => {
     if (!file) return;
     const read = readBoardFile(await file.text());
     if (read.ok) {
       const id = addBoard(read.board, null);
       await navigate(`/bay/${id}/outline`);
-    } else
-      void notice.error({ content: `${file.name}: ${read.reason} Nothing on the rack was changed.`, duration: 12 });
+    } else refuse(`${file.name}: ${read.reason} Nothing on the rack was changed.`);
   };
 
   return (
@@ -162,7 +140,7 @@ export function Rack() {
                     floor={floor}
                     caption={CAPTION}
                     scale={scale}
-                    onDone={(done) => void say(done)}
+                    onDone={say}
                   />
                 );
               })}

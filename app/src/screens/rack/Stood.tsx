@@ -5,14 +5,9 @@ import { useNavigate } from 'react-router';
 import { type BoardRecord, formatLitres } from '@june-tide/core';
 import { BoardPlan } from '../../parts/BoardPlan.tsx';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
+import type { Done } from '../../parts/useDone.tsx';
 import { measuresFor } from '../../store/derived.ts';
 import { addBoard, edit, editBoard, removeBoard, undo } from '../../store/shed.ts';
-
-/** Something done to a board on the rack, and how to take it back. */
-export interface Done {
-  words: string;
-  back: () => void;
-}
 
 interface StoodProps {
   record: BoardRecord;

@@ -1,9 +1,10 @@
-import { Button, Input, message, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { type Blank, type Foam, FOAM_WORDS, FOAMS, usualShelf } from '@june-tide/core';
 import { Measure } from '../../parts/Measure.tsx';
 import { money } from '../../parts/money.ts';
 import { ShelfFiles } from '../../parts/ShelfFiles.tsx';
+import { useDone } from '../../parts/useDone.tsx';
 import { keepShelf, useShed } from '../../store/shed.ts';
 import { BlankForm } from './BlankForm.tsx';
 
@@ -15,7 +16,7 @@ export function Blanks() {
   const [find, setFind] = useState('');
   const [foam, setFoam] = useState<Foam | 'all'>('all');
   const [openId, setOpenId] = useState<string>();
-  const [notice, holder] = message.useMessage();
+  const { say, holder } = useDone();
   const words = find.trim().toLowerCase();
   const shown = shelf
     .filter((blank) => (foam === 'all' || blank.foam === foam) && blank.name.toLowerCase().includes(words))
@@ -34,24 +35,7 @@ export function Blanks() {
     const before = shelf;
     keepShelf(shelf.filter(({ id }) => id !== blank.id));
     setOpenId(undefined);
-    void notice.success({
-      key: 'shelf',
-      duration: 8,
-      content: (
-        <span>
-          {blank.name} is off the shelf.{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              keepShelf(before);
-              notice.destroy('shelf');
-            }}
-          >
-            Undo
-          </Button>
-        </span>
-      ),
-    });
+    say({ words: `${blank.name} is off the shelf.`, back: () => keepShelf(before) });
   };
 
   return (

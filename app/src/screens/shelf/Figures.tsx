@@ -8,6 +8,7 @@ import {
   USUAL_WORKSHOP,
 } from '@june-tide/core';
 import { LengthField } from '../../parts/LengthField.tsx';
+import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, type EditResult, useShed } from '../../store/shed.ts';
 
 const TOLERANCE_WORDS: Readonly<Record<keyof Tolerances, string>> = {
@@ -24,8 +25,10 @@ const rounded = (value: number) => Number(value.toPrecision(4));
 export function Figures() {
   const { glass } = useShed((shed) => shed.settings.workshop);
   const put = (key: AssumptionKey, value: number) => changeWorkshop({ glass: { ...glass, [key]: value } });
+  const { say, holder } = useDone();
   return (
     <div className="shelf-part">
+      {holder}
       <section aria-label="Figures of foam, cloth and resin">
         <h2>Foam, cloth and resin</h2>
         <p className="quiet">
@@ -69,7 +72,13 @@ export function Figures() {
             })}
           </tbody>
         </table>
-        <Button size="small" onClick={() => changeWorkshop({ glass: USUAL_ASSUMPTIONS })}>
+        <Button
+          size="small"
+          onClick={() => {
+            changeWorkshop({ glass: USUAL_ASSUMPTIONS });
+            say({ words: 'All figures are as usual again.', back: () => changeWorkshop({ glass }) });
+          }}
+        >
           All as usual
         </Button>
       </section>

@@ -1,6 +1,7 @@
 import { Button, Input, InputNumber } from 'antd';
 import { type Cloth, CLOTH_WORDS, CLOTHS, type Prices } from '@june-tide/core';
 import { money } from '../../parts/money.ts';
+import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, useShed } from '../../store/shed.ts';
 
 /** What things cost the shop, its hour and its margin; and the list its customers read, which says none of that. */
@@ -75,8 +76,10 @@ function CustomerList() {
   const { priceList, prices } = useShed((shed) => shed.settings.workshop);
   const put = (id: string, change: { name?: string; price?: number }) =>
     changeWorkshop({ priceList: priceList.map((line) => (line.id === id ? { ...line, ...change } : line)) });
+  const { say, holder } = useDone();
   return (
     <section aria-label="The customer’s list">
+      {holder}
       <h2>Price list</h2>
       <table className="marks price-list" aria-label="Price list">
         <thead>
@@ -124,7 +127,10 @@ function CustomerList() {
                 <Button
                   size="small"
                   aria-label={`Take ${line.name} off the list`}
-                  onClick={() => changeWorkshop({ priceList: priceList.filter(({ id }) => id !== line.id) })}
+                  onClick={() => {
+                    changeWorkshop({ priceList: priceList.filter(({ id }) => id !== line.id) });
+                    say({ words: `${line.name} is off the list.`, back: () => changeWorkshop({ priceList }) });
+                  }}
                 >
                   ×
                 </Button>

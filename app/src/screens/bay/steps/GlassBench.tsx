@@ -133,6 +133,11 @@ export function GlassBench() {
                 ? ` ${kilos(made.laminate.mass_kg - wished)} over the ${kilos(wished)} wished.`
                 : ` ${kilos(wished - made.laminate.mass_kg)} under the ${kilos(wished)} wished.`)}
           </p>
+          {record.shaped?.mass_kg !== undefined && (
+            <p className="quiet" style={{ margin: '0 0 6px' }}>
+              On the scales it came out at {kilos(record.shaped.mass_kg)}.
+            </p>
+          )}
           <Lighter foam={foam} stringer_mm={stringer_mm} schedule={schedule} assumed={assumed} />
           <table className="marks" aria-label="Cloth to cut">
             <thead>
