@@ -231,3 +231,4 @@ export {
   type SheetLine,
 } from './make/measuringSheet.ts';
 export { asBuilt, readingsOf } from './make/asBuilt.ts';
+export { type Caution, CAUTIONS, cautionWords, foamCautions, glassCautions, stageCautions } from './make/cautions.ts';

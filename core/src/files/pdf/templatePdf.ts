@@ -25,18 +25,19 @@ interface Heading {
 
 /**
  * The half outline at full size, tiled: a first page with the map of sheets and a check square, then the sheets, tail
- * to nose. Made the same from the same board: no dates inside.
+ * to nose, each with the name (and version) on it. Made the same from the same board: no dates inside.
  */
 export function templatePdf(
   shape: Shape,
   on: PrintedOn,
   style: LengthStyle,
   reading?: PrinterReading,
+  name = shape.board.name,
 ): Promise<Uint8Array> {
   return drawingPdf(
     halfOutlineDrawing(shape, style),
     {
-      name: shape.board.name,
+      name,
       line: `${sizeLine(shape, style)}, half outline, full size`,
       hints: [
         `Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`,

@@ -5,6 +5,7 @@ import { outlinePoints } from '../../outline/outline.ts';
 import { volume_L } from '../../measure/volume.ts';
 import { formatLitres, type LengthStyle } from '../../units/format.ts';
 import { sizeLine } from '../templateDrawing.ts';
+import { cautionWords } from '../../make/cautions.ts';
 import { newDocument } from './newDocument.ts';
 import { fillBoxes, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
 import { codeText, qrBoxes } from './qrBoxes.ts';
@@ -125,7 +126,7 @@ export async function ticketPdf(
     writeText(page, strong, line.value, { x_mm: left + 68, y_mm: y, size_mm: 3.8 });
     y -= LINE_mm;
   }
-  writeText(page, font, 'Foam dust: mask on, extraction on. Your supplier’s data sheet and local rules come first.', {
+  writeText(page, font, cautionWords(['foamDust']), {
     x_mm: left,
     y_mm: 14,
     size_mm: 3.2,

@@ -14,6 +14,7 @@ import {
   writeLength,
 } from '@june-tide/core';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
+import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { useBands } from './useBands.ts';
 import { useMakePart } from './useMakePart.ts';
@@ -71,10 +72,7 @@ export function BandsBench() {
           </p>
         </>
       )}
-      <p className="caution">
-        Power planer and foam dust: mask and extraction on, eyes and ears covered, both hands on it. Local rules come
-        first.
-      </p>
+      <Cautions of={['planer', 'foamDust']} />
     </div>
   );
 }

@@ -1,12 +1,13 @@
 import { Button, Spin } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { type Allowance, FOAM_WORDS, type RankedBlank, shortfallWords } from '@june-tide/core';
+import { type Allowance, FOAM_WORDS, foamCautions, type RankedBlank, shortfallWords } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
 import { changeWorkshop, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
+import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { ChosenBlank } from './ChosenBlank.tsx';
 
@@ -119,10 +120,7 @@ export function BlankBench() {
         <ShelfFiles />
         <Link to="/shelf">The shelf</Link>
       </div>
-      <p className="caution">
-        Power planer and foam dust: mask and extraction on, eyes and ears covered, both hands on it. A hot wire on EPS
-        wants the doors open. Data sheets and local rules come first.
-      </p>
+      <Cautions of={foamCautions(chosen?.blank.foam ?? 'eps2')} />
     </div>
   );
 }

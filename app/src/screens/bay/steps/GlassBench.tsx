@@ -7,6 +7,7 @@ import {
   type Foam,
   FOAM_WORDS,
   type GlassAssumptions,
+  glassCautions,
   type GlassSchedule,
   lighter,
   scheduleWords,
@@ -15,6 +16,7 @@ import {
 import { Measure } from '../../../parts/Measure.tsx';
 import { foamOf, laminatedFor } from '../../../store/derived.ts';
 import { edit, useShed } from '../../../store/shed.ts';
+import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 
 const CLOTH_OPTIONS = CLOTHS.map((value) => ({ value, label: CLOTH_WORDS[value] }));
@@ -195,10 +197,7 @@ export function GlassBench() {
           Not so: {made.reason}.
         </p>
       )}
-      <p className="caution">
-        Polyester: styrene and a peroxide catalyst; air, gloves, eyes. Epoxy sensitises skin: gloves, no bare hand on
-        it. Acetone burns. Data sheets and local rules come first.
-      </p>
+      <Cautions of={glassCautions(schedule.resin)} />
     </div>
   );
 }

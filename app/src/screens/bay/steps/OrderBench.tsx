@@ -1,9 +1,10 @@
 import { Button, DatePicker, Input, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import { daySchema, standing, USUAL_WAVES } from '@june-tide/core';
+import { daySchema, stageCautions, standing, USUAL_SCHEDULE, USUAL_WAVES } from '@june-tide/core';
 import { dayWords, standingWords } from '../../../parts/days.ts';
-import { paceOf, wavesOf } from '../../../store/derived.ts';
+import { Cautions } from '../../../parts/Cautions.tsx';
+import { foamOf, paceOf, wavesOf } from '../../../store/derived.ts';
 import { edit, handedOver, offTheLine, toStage, useShed } from '../../../store/shed.ts';
 import { today } from '../../../store/today.ts';
 import { useBay } from '../useBay.ts';
@@ -12,9 +13,12 @@ import { useBay } from '../useBay.ts';
 export function OrderBench() {
   const { record } = useBay();
   const riders = useShed((shed) => shed.riders);
+  const shelf = useShed((shed) => shed.shelf);
   const workshop = useShed((shed) => shed.settings.workshop);
   const { stages } = workshop;
   const { order, brief } = record;
+  const { foam } = foamOf(record, shelf);
+  const { resin } = record.glass ?? USUAL_SCHEDULE;
   const read = daySchema.safeParse(brief?.dueOn);
   const due = read.success ? read.data : undefined;
   const onLine = order !== undefined && order.doneOn === undefined;
@@ -124,6 +128,7 @@ export function OrderBench() {
             : 'Worked backwards from the due day over the shop’s working days: the latest each stage may be done.'}{' '}
         Durations, working days and days shut are the shop’s own: <Link to="/line">the Line</Link>.
       </p>
+      {onLine && <Cautions of={stageCautions(order.stage, foam, resin)} />}
     </div>
   );
 }

@@ -7,14 +7,18 @@ import {
   drawingToSvg,
   formatLitres,
   halfOutlineDrawing,
+  placeWords,
+  USUAL_STATIONS,
   withCheckSquare,
   writeBoardFile,
+  writeLength,
 } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
+import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { ticketExtras } from './ticketExtras.ts';
 
@@ -42,11 +46,23 @@ export function PaperBench() {
   const onePage = paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4';
   const printedOn = paper === 'roll' ? { roll_mm } : paper;
   const [other, setOther] = useState<DrawingName>('railGauges');
+  const [chosen, setChosen] = useState<number[]>([]);
   const style = useLengthStyle();
   const [busy, setBusy] = useState<string>();
   const [notice, holder] = message.useMessage();
   const { board } = record;
   const name = `${board.name} ${record.number}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+
+  /** Gauges and sections are cut at stations: at those that were chosen, or at all the usual ones. */
+  const atStations = other === 'railGauges' || other === 'bottomGauges' || other === 'sections';
+  const drawOther = () =>
+    atStations && chosen.length > 0
+      ? DRAWINGS[other].draw(
+          shape,
+          style,
+          chosen.map((i) => USUAL_STATIONS[i]),
+        )
+      : DRAWINGS[other].draw(shape, style);
 
   const make = async (what: string, work: () => Promise<void> | void) => {
     setBusy(what);
@@ -111,7 +127,8 @@ export function PaperBench() {
             'Half outline, full size (PDF)',
             async () => {
               const { templatePdf } = await import('@june-tide/core/pdf');
-              saveFile(await templatePdf(shape, printedOn, style, printer), `${name}-template.pdf`, 'application/pdf');
+              const bytes = await templatePdf(shape, printedOn, style, printer, `${board.name} ${record.number}`);
+              saveFile(bytes, `${name}-template.pdf`, 'application/pdf');
             },
             true,
           )}
@@ -174,6 +191,21 @@ export function PaperBench() {
               label: DRAWINGS[value].words.replace(/^./, (c) => c.toUpperCase()),
             }))}
           />
+          {atStations && (
+            <Select<number[]>
+              aria-label="At these stations"
+              mode="multiple"
+              maxTagCount={2}
+              style={{ minWidth: 170 }}
+              placeholder="All the usual stations"
+              value={chosen}
+              onChange={setChosen}
+              options={USUAL_STATIONS.map((place, i) => ({
+                value: i,
+                label: placeWords(place, (mm) => writeLength(mm, style).text),
+              }))}
+            />
+          )}
           {button('template of it', 'Full size (PDF)', async () => {
             const { drawingPdf } = await import('@june-tide/core/pdf');
             const heading = {
@@ -181,19 +213,19 @@ export function PaperBench() {
               line: `${DRAWINGS[other].words}, full size`,
               hints: ['Lay the sheets with the crosses on one another.'],
             };
-            const bytes = await drawingPdf(DRAWINGS[other].draw(shape, style), heading, printedOn, printer);
+            const bytes = await drawingPdf(drawOther(), heading, printedOn, printer);
             saveFile(bytes, `${name}-${other}.pdf`, 'application/pdf');
           })}
           {button('drawing of it', 'SVG', () =>
             saveFile(
-              drawingToSvg(withCheckSquare(DRAWINGS[other].draw(shape, style), CHECK_SQUARE_mm)),
+              drawingToSvg(withCheckSquare(drawOther(), CHECK_SQUARE_mm)),
               `${name}-${other}.svg`,
               'image/svg+xml',
             ),
           )}
           {button('lines of it', 'DXF', async () => {
             const { drawingToDxf } = await import('@june-tide/core/packages');
-            saveFile(drawingToDxf(DRAWINGS[other].draw(shape, style)), `${name}-${other}.dxf`, 'application/dxf');
+            saveFile(drawingToDxf(drawOther()), `${name}-${other}.dxf`, 'application/dxf');
           })}
         </li>
       </ul>
@@ -202,10 +234,7 @@ export function PaperBench() {
         Print at 100 %, then measure the {CHECK_SQUARE_mm} mm square on the first page before you cut. The board file
         holds no rider; the ticket carries the first name.
       </p>
-      <p className="caution">
-        Foam dust and power planers hurt: mask and extraction on, eyes and ears covered, both hands on the planer.
-        Resins and catalysts by their data sheets; local rules come first.
-      </p>
+      <Cautions of={['planer', 'foamDust']} />
     </div>
   );
 }

@@ -1,0 +1,6 @@
+import { type Caution, cautionWords } from '@june-tide/core';
+
+/** What can hurt at this work and what to wear, short, at the step; nothing where nothing can. */
+export function Cautions({ of }: { of: readonly Caution[] }) {
+  return of.length === 0 ? null : <p className="caution">{cautionWords(of)}</p>;
+}
