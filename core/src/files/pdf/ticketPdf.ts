@@ -38,7 +38,10 @@ const GROUPS = {
 
 /** The side of the code, its white included. */
 const CODE_mm = 34;
-const LINE_mm = 4.95;
+const LINE_mm = 5.1;
+const GROUP_GAP_mm = 1.6;
+/** The lowest line stands at least so high over the edge of the paper. */
+const FOOT_mm = 19;
 
 /** What goes on it and when it is due; lines that are not settled yet stay open for the pencil. */
 function makeLines(extras: TicketExtras): { group: 'make'; name: string; value: string }[] {
@@ -107,24 +110,29 @@ export async function ticketPdf(
     fillBoxes(page, qrBoxes(text, { x_mm: right - CODE_mm, y_mm: y - CODE_mm + 2, side_mm: CODE_mm }));
   }
   const codeFoot = y - CODE_mm;
+  const lines = [...ticketLines(shape, style), ...makeLines(extras)];
+  // A board with wings and many fins has more lines: they close up, so that all of it stays on the page.
+  const groups = new Set(lines.map((line) => line.group)).size;
+  const step = Math.min(LINE_mm, (y - FOOT_mm - GROUP_GAP_mm * groups) / (lines.length - 1));
+  const size_mm = Math.min(3.8, 0.76 * step);
   let group: string | undefined;
-  for (const line of [...ticketLines(shape, style), ...makeLines(extras)]) {
+  for (const line of lines) {
     if (line.group !== group) {
-      y -= 1.6;
+      y -= GROUP_GAP_mm;
       strokeLine(
         page,
         [
-          { x_mm: left, y_mm: y + 4.4 },
-          { x_mm: extras.id !== undefined && y > codeFoot ? right - CODE_mm - 4 : right, y_mm: y + 4.4 },
+          { x_mm: left, y_mm: y + 0.86 * step },
+          { x_mm: extras.id !== undefined && y > codeFoot ? right - CODE_mm - 4 : right, y_mm: y + 0.86 * step },
         ],
         0.1,
       );
-      writeText(page, strong, GROUPS[line.group], { x_mm: left, y_mm: y, size_mm: 3.8 });
+      writeText(page, strong, GROUPS[line.group], { x_mm: left, y_mm: y, size_mm });
       group = line.group;
     }
-    writeText(page, font, line.name, { x_mm: left + 30, y_mm: y, size_mm: 3.8 });
-    writeText(page, strong, line.value, { x_mm: left + 68, y_mm: y, size_mm: 3.8 });
-    y -= LINE_mm;
+    writeText(page, font, line.name, { x_mm: left + 30, y_mm: y, size_mm });
+    writeText(page, strong, line.value, { x_mm: left + 68, y_mm: y, size_mm });
+    y -= step;
   }
   writeText(page, font, cautionWords(['foamDust']), {
     x_mm: left,

@@ -1,0 +1,37 @@
+import { describe, expect, it } from '@jest/globals';
+import { shapeOf } from '../board/shape.ts';
+import { bandsAt, railBands } from '../make/railBands.ts';
+import { modelNamed } from '../models/models.ts';
+import { halfBreadthAt } from '../outline/outline.ts';
+import { bandLines, bandsDrawing } from './bandsDrawing.ts';
+
+const shape = shapeOf(modelNamed('Slack Water')!);
+const bands = railBands(shape, { deck: 3, under: 1 });
+
+describe('the drawing of the rail bands', () => {
+  it('has each inner edge where the table says, inside the outline', () => {
+    const lines = bandLines(shape, bands, 80);
+    expect(lines.deck).toHaveLength(3);
+    expect(lines.under).toHaveLength(1);
+    lines.deck.forEach((points, k) => {
+      for (const { x_mm, y_mm } of points) {
+        const at = bandsAt(shape, bands, x_mm)!;
+        expect(y_mm).toBeCloseTo(Math.max(0, at.half_mm - at.deck[k].in_mm), 9);
+        expect(y_mm).toBeLessThanOrEqual(halfBreadthAt(shape.outline, x_mm) + 1e-9);
+      }
+    });
+  });
+
+  it('is at true scale: its outline is the board’s, its deck lines lie on one side and those under on the other', () => {
+    const drawing = bandsDrawing(shape, { kind: 'fraction', denominator: 16 });
+    const layer = (name: string) => drawing.lines.filter((line) => line.layer === name).flatMap((line) => line.points);
+    const outline = layer('outline');
+    const width = Math.max(...outline.map((p) => p.y_mm)) - Math.min(...outline.map((p) => p.y_mm));
+    expect(width).toBeCloseTo(shape.board.outline.width_mm, 1);
+    const middle = (Math.max(...outline.map((p) => p.y_mm)) + Math.min(...outline.map((p) => p.y_mm))) / 2;
+    for (const p of layer('deck bands')) expect(p.y_mm).toBeGreaterThanOrEqual(middle - 1e-6);
+    for (const p of layer('under bands')) expect(p.y_mm).toBeLessThanOrEqual(middle + 1e-6);
+    expect(drawing.texts.some(({ text }) => / in, .* down$/.test(text))).toBe(true);
+    expect(drawing.texts.some(({ text }) => / in, .* up$/.test(text))).toBe(true);
+  });
+});
