@@ -271,3 +271,31 @@ test('what making puts on paper is black on white, and nothing but it', async ({
   // The customer reads no cost of the shop.
   expect(list).not.toContain('An hour of hands');
 });
+
+test('two tabs share prices, stages and the shelf: what one saves the other does not write over', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/line');
+  const second = await context.newPage();
+  await second.goto('/shelf?part=prices');
+  // In the first a stage is renamed; in the second, open all the while, a price is changed.
+  await page.getByRole('button', { name: 'Stages and hours' }).click();
+  await page.getByLabel('Name of stage 3').fill('Plane and sand');
+  await page.getByLabel('Name of stage 3').press('Tab');
+  await saved(page);
+  await second.getByLabel('An hour of hands').fill('31');
+  await second.getByLabel('An hour of hands').press('Enter');
+  await saved(second);
+  // A blank taken off in the second is off in the first.
+  await second.getByRole('radiogroup', { name: 'What is on the shelf' }).getByText('Blanks', { exact: true }).click();
+  await second.getByRole('button', { name: /^Change 5'9 low, PU/ }).click();
+  await second.getByRole('button', { name: 'Take it off the shelf' }).click();
+  await saved(second);
+  await page.reload();
+  await expect(column(page, 'Plane and sand')).toBeVisible();
+  await page.goto('/shelf?part=prices');
+  await expect(page.getByLabel('An hour of hands')).toHaveValue('31');
+  await page.goto('/shelf');
+  await expect(page.getByRole('table', { name: 'The shelf' }).getByRole('row')).toHaveCount(30);
+});

@@ -163,7 +163,16 @@ export { meshToStl } from './files/stl.ts';
 export { meshToObj, meshToPly } from './files/obj.ts';
 export { bandLines } from './files/bandsDrawing.ts';
 export { type DrawingName, DRAWINGS, sectionRing } from './files/boardDrawings.ts';
-export { type Blank, blankLines, blankSchema, type Foam, FOAM_WORDS, FOAMS, usualShelf } from './make/blank.ts';
+export {
+  type Blank,
+  blankLines,
+  blankSchema,
+  type Foam,
+  FOAM_WORDS,
+  FOAMS,
+  shelfSchema,
+  usualShelf,
+} from './make/blank.ts';
 export {
   type Allowance,
   fitInBlank,

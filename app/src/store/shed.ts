@@ -10,6 +10,7 @@ import {
   type Rider,
   riderSchema,
   schoolsSchema,
+  shelfSchema,
   type Workshop,
   workshopFrom,
   usualShelf,
@@ -76,12 +77,7 @@ export async function loadShed(): Promise<void> {
       records: byId(good),
       riders: byId(riders.flatMap((parsed) => (parsed.success ? [parsed.data] : []))),
       shelf: blanks.flatMap((parsed) => (parsed.success ? [parsed.data] : [])),
-      settings: {
-        ...USUAL_SETTINGS,
-        ...settings,
-        schools: schoolsSchema.parse(settings?.schools ?? {}),
-        workshop: workshopFrom(settings?.workshop),
-      },
+      settings: settingsFrom(settings),
       unreadable: boards.length - good.length,
     });
   } catch (error) {
@@ -101,13 +97,8 @@ function keep(record: BoardRecord, patient = false): void {
   );
 }
 
-/** A change from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */
-channel?.addEventListener('message', (event: MessageEvent<unknown>) => {
-  const data = event.data;
-  if (typeof data !== 'object' || data === null || !('record' in data)) return;
-  const parsed = boardRecordSchema.safeParse(data.record);
-  if (!parsed.success || useShed.getState().status !== 'ready') return;
-  const record = parsed.data;
+/** A board from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */
+function takeRecord(record: BoardRecord): void {
   useShed.setState((shed) => {
     const before = shed.records[record.id];
     const histories = before
@@ -124,7 +115,36 @@ channel?.addEventListener('message', (event: MessageEvent<unknown>) => {
       : shed.histories;
     return { records: { ...shed.records, [record.id]: record }, histories };
   });
+}
+
+/** What the shop has is the same in every tab: else the tab that saved last would write the old over the new. */
+channel?.addEventListener('message', (event: MessageEvent<unknown>) => {
+  const { data } = event;
+  if (typeof data !== 'object' || data === null || useShed.getState().status !== 'ready') return;
+  if ('record' in data) {
+    const parsed = boardRecordSchema.safeParse(data.record);
+    if (parsed.success) takeRecord(parsed.data);
+  } else if ('rider' in data) {
+    const parsed = riderSchema.safeParse(data.rider);
+    if (parsed.success) useShed.setState((shed) => ({ riders: { ...shed.riders, [parsed.data.id]: parsed.data } }));
+  } else if ('shelf' in data) {
+    const parsed = shelfSchema.safeParse(data.shelf);
+    if (parsed.success) useShed.setState({ shelf: parsed.data });
+  } else if ('settings' in data) {
+    useShed.setState({ settings: settingsFrom(data.settings) });
+  }
 });
+
+/** Settings as they were kept, each part that cannot be read any more as usual. */
+function settingsFrom(stored: unknown): Settings {
+  const kept: Partial<Settings> = typeof stored === 'object' && stored !== null ? stored : {};
+  return {
+    ...USUAL_SETTINGS,
+    ...kept,
+    schools: schoolsSchema.parse(kept.schools ?? {}),
+    workshop: workshopFrom(kept.workshop),
+  };
+}
 
 /** Adds a board to the rack and gives its id. */
 export function addBoard(board: Board, riderId: string | null): string {
@@ -220,24 +240,31 @@ export function removeBoard(id: string): () => void {
 
 export function keepRider(rider: Rider): void {
   useShed.setState((shed) => ({ riders: { ...shed.riders, [rider.id]: rider } }));
-  queue.put(`rider:${rider.id}`, () => db.riders.put(rider));
+  queue.put(`rider:${rider.id}`, async () => {
+    await db.riders.put(rider);
+    channel?.postMessage({ kind: 'rider', rider });
+  });
 }
 
 /** Puts another shelf in the place of this one; all of it is written, or nothing. */
 export function keepShelf(shelf: readonly Blank[]): void {
   useShed.setState({ shelf });
-  queue.put('shelf', () =>
-    db.transaction('rw', db.blanks, async () => {
+  queue.put('shelf', async () => {
+    await db.transaction('rw', db.blanks, async () => {
       await db.blanks.clear();
       await db.blanks.bulkPut([...shelf]);
-    }),
-  );
+    });
+    channel?.postMessage({ kind: 'shelf', shelf });
+  });
 }
 
 export function changeSettings(change: Partial<Settings>): void {
   const settings = { ...useShed.getState().settings, ...change };
   useShed.setState({ settings });
-  queue.put('settings', () => db.settings.put(settings));
+  queue.put('settings', async () => {
+    await db.settings.put(settings);
+    channel?.postMessage({ kind: 'settings', settings });
+  });
 }
 
 /** Puts an order at a stage of the line, or on it; one change that can be undone. */

@@ -47,6 +47,7 @@ export const blankSchema = z.strictObject({
   tailLift12_mm: mm(0, 300),
 });
 export type Blank = z.infer<typeof blankSchema>;
+export const shelfSchema = z.array(blankSchema).max(5000);
 
 /** A blank as lines over its own stations from the tail, mm: half width, bottom and deck at the stringer. */
 export interface BlankLines {
