@@ -28,6 +28,9 @@ for (const light of ['day', 'night'] as const) {
     await page.goto('/settings');
     await expect(page.getByRole('heading', { name: 'Where shapers disagree' })).toBeVisible();
     await look('settings');
+    await page.goto('/riders/maren');
+    await expect(page.getByRole('heading', { name: 'Maren' })).toBeVisible();
+    await look('riders');
     await page.goto('/line');
     await expect(page.getByTestId('line-said')).toContainText('on the line');
     await look('line');

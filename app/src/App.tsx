@@ -9,13 +9,18 @@ import { antdTheme } from './theme/antd.ts';
 const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) => ({ default: screen })));
 const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: screen }) => ({ default: screen })));
 const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }) => ({ default: screen })));
+const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Shelf = lazy(() => import('./screens/shelf/Shelf.tsx').then(({ Shelf: screen }) => ({ default: screen })));
 const Settings = lazy(() =>
   import('./screens/settings/Settings.tsx').then(({ Settings: screen }) => ({ default: screen })),
 );
 
 function Opening() {
-  return <Spin size="large" style={{ margin: '40vh auto', display: 'block' }} aria-label="Opening the shed" />;
+  return (
+    <div className="opening">
+      <Spin size="large" aria-label="Opening the shed" />
+    </div>
+  );
 }
 
 export function App() {
@@ -47,6 +52,8 @@ export function App() {
             <Routes>
               <Route path="/" element={<Rack />} />
               <Route path="/start" element={<Start />} />
+              <Route path="/riders" element={<Riders />} />
+              <Route path="/riders/:id" element={<Riders />} />
               <Route path="/line" element={<Line />} />
               <Route path="/shelf" element={<Shelf />} />
               <Route path="/settings" element={<Settings />} />

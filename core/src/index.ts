@@ -14,6 +14,7 @@ export {
   type Ride,
   type Shaped,
 } from './record/record.ts';
+export { madeFor, type MadeFor, massOn } from './record/riderHistory.ts';
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
@@ -98,6 +99,7 @@ export {
   USUAL_STATIONS,
 } from './measure/stationTable.ts';
 export { planArea_mm2, sectionArea, volume_L } from './measure/volume.ts';
+export { changeWords } from './measure/changeWords.ts';
 export { bottomWords, ticketLines, type TicketLine } from './measure/ticket.ts';
 export * from './edit/marks.ts';
 export { joinedOutlines } from './edit/join.ts';

@@ -34,10 +34,15 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
           <NavLink to="/" end>
             Rack
           </NavLink>
-          <NavLink to="/start">Start a board</NavLink>
+          <NavLink to="/start" className="spare">
+            Start a board
+          </NavLink>
+          <NavLink to="/riders">Riders</NavLink>
           <NavLink to="/line">Line</NavLink>
           <NavLink to="/shelf">Shelf</NavLink>
-          <NavLink to="/settings">Settings</NavLink>
+          <NavLink to="/settings" className="spare">
+            Settings
+          </NavLink>
         </nav>
       )}
       <div className="push">

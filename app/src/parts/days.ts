@@ -4,6 +4,9 @@ import { type Day, type Standing } from '@june-tide/core';
 /** A day as it is said in the shed: "Fri 11 Dec". */
 export const dayWords = (day: Day): string => dayjs(day).format('ddd D MMM');
 
+/** A day that may lie years back: "16 Nov 2026". */
+export const dateWords = (day: Day): string => dayjs(day).format('D MMM YYYY');
+
 const count = (days: number) => `${days} working ${days === 1 ? 'day' : 'days'}`;
 
 /** How an order stands, in a sentence. */

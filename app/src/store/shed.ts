@@ -246,6 +246,19 @@ export function keepRider(rider: Rider): void {
   });
 }
 
+/** Takes a rider's card away; their boards stay. @returns a function that brings it back. */
+export function removeRider(id: string): () => void {
+  const rider = useShed.getState().riders[id];
+  useShed.setState((shed) => {
+    const { [id]: _gone, ...riders } = shed.riders;
+    return { riders };
+  });
+  queue.put(`rider:${id}`, () => db.riders.delete(id));
+  return () => {
+    if (rider) keepRider(rider);
+  };
+}
+
 /** Puts another shelf in the place of this one; all of it is written, or nothing. */
 export function keepShelf(shelf: readonly Blank[]): void {
   useShed.setState({ shelf });

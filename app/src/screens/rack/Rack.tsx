@@ -78,7 +78,7 @@ export function Rack() {
           value={find}
           allowClear
           onChange={(event) => setFind(event.target.value)}
-          style={{ width: 230 }}
+          className="rack-find"
         />
         <Segmented<Order>
           aria-label="Order of the rack"

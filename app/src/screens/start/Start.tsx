@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import {
   type Board,
   type BoardRecord,
@@ -49,7 +49,8 @@ function boardsOf(records: Readonly<Record<string, BoardRecord>>, riderId: strin
 export function Start() {
   const riders = useShed((shed) => shed.riders);
   const massUnit = useShed((shed) => shed.settings.massUnit);
-  const [riderId, setRiderId] = useState<string>();
+  const [search] = useSearchParams();
+  const [riderId, setRiderId] = useState<string | undefined>(search.get('rider') ?? undefined);
   const [adding, setAdding] = useState(false);
   const [chosen, setChosen] = useState<string>();
   const records = useShed((shed) => shed.records);

@@ -1,0 +1,151 @@
+import { Button } from 'antd';
+import { lazy, Suspense, useMemo } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { changeWords, formatLitres, formatMass, madeFor, type MadeFor, type Rider } from '@june-tide/core';
+import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
+import { dateWords } from '../../parts/days.ts';
+import { BuiltText, Measure, useLengthStyle } from '../../parts/Measure.tsx';
+import { saveFile } from '../../parts/saveFile.ts';
+import { ABILITY_WORDS, FITNESS_WORDS, STANCE_WORDS, wavesWords } from '../../parts/words.ts';
+import { measuresFor } from '../../store/derived.ts';
+import { useShed } from '../../store/shed.ts';
+
+const WeightChart = lazy(() => import('./WeightChart.tsx'));
+/** The longest of a rider's boards stands so tall. */
+const STANDING = 120;
+
+interface RiderCardProps {
+  rider: Rider;
+  onChange: () => void;
+  onRemove: () => void;
+}
+
+/** One rider: who they are, what they weighed when, every board made for them and how it went. */
+export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
+  const records = useShed((shed) => shed.records);
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  const navigate = useNavigate();
+  const made = useMemo(() => madeFor(rider, records), [rider, records]);
+  const scale = STANDING / Math.max(1, ...made.map(({ record }) => record.board.length_mm));
+  return (
+    <>
+      <div className="row-of-tools" style={{ marginTop: 0 }}>
+        <h2>{rider.name}</h2>
+        <Button type="primary" onClick={() => void navigate(`/start?rider=${rider.id}`)}>
+          A board for {rider.name}
+        </Button>
+        <Button onClick={onChange}>Change the card</Button>
+        <Button
+          onClick={() => {
+            const boards = made.map(({ record }) => record);
+            const sheet = { format: 'june-tide-rider', version: 1, rider, boards };
+            saveFile(`${JSON.stringify(sheet, null, 2)}\n`, `${rider.name.toLowerCase()}.json`, 'application/json');
+          }}
+        >
+          All that is kept of them (JSON)
+        </Button>
+        <Button type="text" onClick={onRemove}>
+          Put the card away
+        </Button>
+      </div>
+      <p className="sentence" style={{ margin: '4px 0 8px' }}>
+        {formatMass(rider.mass_kg, massUnit)}, <Measure mm={rider.height_mm} feet />, {rider.age} years.{' '}
+        {ABILITY_WORDS[rider.ability]}. {STANCE_WORDS[rider.stance]}. {FITNESS_WORDS[rider.fitness]}, out{' '}
+        {rider.surfsAWeek} {rider.surfsAWeek === 1 ? 'time' : 'times'} a week.
+      </p>
+      <p className="quiet">{wavesWords(rider.waves)}.</p>
+      {rider.boards.length > 0 && (
+        <p className="quiet">
+          Rides now:{' '}
+          {rider.boards
+            .map(({ name, good, bad }) =>
+              [name, good && `good: ${good}`, bad && `bad: ${bad}`].filter(Boolean).join(', '),
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
+      <div className="rider-columns">
+        <div>
+          <h3>Boards made</h3>
+          {made.length === 0 && <p className="quiet">None yet.</p>}
+          <ul className="made-boards">
+            {made.map((entry) => (
+              <Made key={entry.record.id} made={entry} scale={scale} />
+            ))}
+          </ul>
+        </div>
+        <div>
+          <h3>Weight</h3>
+          {rider.weights.length < 2 ? (
+            <p className="quiet">
+              {rider.weights.length === 1
+                ? `Weighed once, ${dateWords(rider.weights[0].on)}. A body changes and the board gets the blame: weigh again with the next board.`
+                : 'Never weighed with a date.'}
+            </p>
+          ) : (
+            <Suspense fallback={<p className="quiet">Drawing.</p>}>
+              <WeightChart weights={rider.weights} unit={massUnit} />
+            </Suspense>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Made({ made: { record, before, mass_kg }, scale }: { made: MadeFor; scale: number }) {
+  const style = useLengthStyle();
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  const { board } = record;
+  const numbers = measuresFor(board);
+  const changes = before ? changeWords(before.board, board, style) : [];
+  const height = board.length_mm * scale + 4;
+  const name = `${board.name} ${record.number}`;
+  const [ride] = record.rides;
+  return (
+    <li>
+      <svg width={52} height={height} viewBox={`-26 ${2 - height} 52 ${height}`} aria-hidden>
+        <FoamGradient />
+        <BoardPlan board={board} scale={scale} />
+      </svg>
+      <div>
+        <Link to={`/bay/${record.id}/outline`}>
+          <b className="serif">{name}</b>
+        </Link>{' '}
+        <span className="quiet">{dateWords(record.createdAt.slice(0, 10))}</span>
+        <br />
+        <Measure mm={numbers.length_mm} feet /> × <Measure mm={numbers.width_mm} /> ×{' '}
+        <Measure mm={numbers.thickness_mm} />, {formatLitres(numbers.volume_L)},{' '}
+        {(numbers.volume_L / mass_kg).toFixed(2)} L per kg at {formatMass(mass_kg, massUnit)}
+        {record.shaped?.mass_kg !== undefined && `, ${record.shaped.mass_kg.toFixed(2)} kg on the scales`}
+        {before && (
+          <>
+            <br />
+            <span className="change-words">
+              Against {before.board.name} {before.number}:{' '}
+              <BuiltText text={changes.length > 0 ? changes.join(', ') : 'the same numbers'} />
+            </span>
+          </>
+        )}
+        {board.notes && (
+          <>
+            <br />
+            <span className="quiet">{board.notes}</span>
+          </>
+        )}
+        {ride && (
+          <>
+            <br />
+            <q className="serif">{ride.words}</q>{' '}
+            <span className="quiet">
+              {ride.on}
+              {ride.waves && `, ${ride.waves}`}
+              {record.rides.length > 1 && `, and ${record.rides.length - 1} more`}
+            </span>
+          </>
+        )}
+      </div>
+    </li>
+  );
+}

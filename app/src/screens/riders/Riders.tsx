@@ -1,0 +1,99 @@
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { formatMass } from '@june-tide/core';
+import { RiderForm } from '../../parts/RiderForm.tsx';
+import { TopBar } from '../../parts/TopBar.tsx';
+import { useDone } from '../../parts/useDone.tsx';
+import { keepRider, removeRider, useShed } from '../../store/shed.ts';
+import { RiderCard } from './RiderCard.tsx';
+
+/** Everyone the shop makes boards for. Private: it stays in this browser. */
+export function Riders() {
+  const { id } = useParams();
+  const riders = useShed((shed) => shed.riders);
+  const records = useShed((shed) => shed.records);
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  const [find, setFind] = useState('');
+  const [form, setForm] = useState<'new' | 'change'>();
+  const navigate = useNavigate();
+  const { say, holder } = useDone();
+  const words = find.trim().toLowerCase();
+  const shown = Object.values(riders)
+    .filter(({ name }) => name.toLowerCase().includes(words))
+    .sort((a, b) => a.name.localeCompare(b.name));
+  const rider = id === undefined ? undefined : riders[id];
+  const boards = (riderId: string) => Object.values(records).filter((record) => record.riderId === riderId).length;
+  return (
+    <div className="page">
+      <TopBar />
+      <main className="riders">
+        {holder}
+        <section aria-label="Riders" className="riders-list">
+          <h1>Riders</h1>
+          <div className="row-of-tools">
+            <Input
+              aria-label="Find a rider"
+              placeholder="Find a rider"
+              allowClear
+              style={{ flex: 1 }}
+              value={find}
+              onChange={(event) => setFind(event.target.value)}
+            />
+            <Button type="primary" onClick={() => setForm('new')}>
+              New rider
+            </Button>
+          </div>
+          <nav aria-label="All riders">
+            {shown.map((entry) => (
+              <NavLink key={entry.id} to={`/riders/${entry.id}`} onClick={() => setForm(undefined)}>
+                <b>{entry.name}</b>
+                <span className="quiet">
+                  {formatMass(entry.mass_kg, massUnit)}, {boards(entry.id)}{' '}
+                  {boards(entry.id) === 1 ? 'board' : 'boards'}
+                </span>
+              </NavLink>
+            ))}
+          </nav>
+          {shown.length === 0 && (
+            <p className="quiet">{find ? 'Nobody of that name.' : 'Nobody yet. Begin with a new rider.'}</p>
+          )}
+          <p className="quiet">
+            Weight, age and ability are private: they stay in this browser, and no board file has them.
+          </p>
+        </section>
+        <section aria-label="Rider’s card" className="rider-card">
+          {form === 'new' || (form === 'change' && rider) ? (
+            <RiderForm
+              key={form === 'new' ? 'new' : id}
+              {...(form === 'change' && rider ? { rider } : {})}
+              onKeep={(kept) => {
+                keepRider(kept);
+                setForm(undefined);
+                void navigate(`/riders/${kept.id}`);
+              }}
+              onCancel={() => setForm(undefined)}
+            />
+          ) : rider ? (
+            <RiderCard
+              key={rider.id}
+              rider={rider}
+              onChange={() => setForm('change')}
+              onRemove={() => {
+                const back = removeRider(rider.id);
+                say({ words: `${rider.name}’s card is put away; the boards stay.`, back });
+                void navigate('/riders');
+              }}
+            />
+          ) : (
+            <p className="quiet" style={{ marginTop: 60 }}>
+              {id === undefined
+                ? 'Pick a rider to see their boards, what changed from one to the next and how it went.'
+                : 'This rider has no card here.'}
+            </p>
+          )}
+        </section>
+      </main>
+    </div>
+  );
+}
