@@ -1,6 +1,7 @@
 import { Button, ConfigProvider, Result, Spin } from 'antd';
 import { lazy, Suspense, useLayoutEffect } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
+import { Mishap } from './parts/Mishap.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
 import { useShed } from './store/shed.ts';
 import { antdTheme } from './theme/antd.ts';
@@ -10,6 +11,7 @@ const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) =>
 const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: screen }) => ({ default: screen })));
 const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }) => ({ default: screen })));
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
+const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
 const Shelf = lazy(() => import('./screens/shelf/Shelf.tsx').then(({ Shelf: screen }) => ({ default: screen })));
 const Settings = lazy(() =>
   import('./screens/settings/Settings.tsx').then(({ Settings: screen }) => ({ default: screen })),
@@ -48,23 +50,28 @@ export function App() {
       )}
       {status === 'ready' && (
         <BrowserRouter>
-          <Suspense fallback={<Opening />}>
-            <Routes>
-              <Route path="/" element={<Rack />} />
-              <Route path="/start" element={<Start />} />
-              <Route path="/riders" element={<Riders />} />
-              <Route path="/riders/:id" element={<Riders />} />
-              <Route path="/line" element={<Line />} />
-              <Route path="/shelf" element={<Shelf />} />
-              <Route path="/settings" element={<Settings />} />
-              <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
-              <Route path="/bay/:id/:step" element={<Bay />} />
-              <Route
-                path="*"
-                element={<Result title="There is nothing at this address" extra={<Link to="/">Go to the rack</Link>} />}
-              />
-            </Routes>
-          </Suspense>
+          <Mishap>
+            <Suspense fallback={<Opening />}>
+              <Routes>
+                <Route path="/" element={<Rack />} />
+                <Route path="/start" element={<Start />} />
+                <Route path="/riders" element={<Riders />} />
+                <Route path="/riders/:id" element={<Riders />} />
+                <Route path="/sizes/:id" element={<Sizes />} />
+                <Route path="/line" element={<Line />} />
+                <Route path="/shelf" element={<Shelf />} />
+                <Route path="/settings" element={<Settings />} />
+                <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
+                <Route path="/bay/:id/:step" element={<Bay />} />
+                <Route
+                  path="*"
+                  element={
+                    <Result title="There is nothing at this address" extra={<Link to="/">Go to the rack</Link>} />
+                  }
+                />
+              </Routes>
+            </Suspense>
+          </Mishap>
         </BrowserRouter>
       )}
     </ConfigProvider>

@@ -243,3 +243,12 @@ export {
 } from './make/measuringSheet.ts';
 export { asBuilt, readingsOf } from './make/asBuilt.ts';
 export { type Caution, CAUTIONS, cautionWords, foamCautions, glassCautions, stageCautions } from './make/cautions.ts';
+export {
+  MOST_SIZES,
+  ridersFor,
+  type SizeOfRun,
+  type SizeRun,
+  sizeRunSchema,
+  sizesOf,
+  usualRun,
+} from './edit/sizeRun.ts';

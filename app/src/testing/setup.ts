@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { TextDecoder, TextEncoder } from 'node:util';
 
 // What jsdom lacks and the interface asks for. Sizes are a bay's at 1280 by 800.
 class SizeObserver implements ResizeObserver {
@@ -8,6 +9,8 @@ class SizeObserver implements ResizeObserver {
 }
 Object.assign(globalThis, {
   ResizeObserver: SizeObserver,
+  TextDecoder,
+  TextEncoder,
   structuredClone: globalThis.structuredClone ?? ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown),
 });
 if (typeof window !== 'undefined') {

@@ -16,16 +16,22 @@ const shape = shapeOf(modelNamed('Slack Water')!);
 const points = (drawing: ReturnType<typeof railGaugesDrawing>, layer: string) =>
   drawing.lines.filter((line) => line.layer === layer).map((line) => line.points);
 
-/** Distance from a point to a closed line of points. */
+/** Distance from a point to a closed line of points. Looks nothing up in Math: in the test runner that costs most of it. */
 function distanceTo(ring: readonly { x_mm: number; y_mm: number }[], p: { x_mm: number; y_mm: number }): number {
   let least = Infinity;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length];
-    const [dx, dy] = [b.x_mm - a.x_mm, b.y_mm - a.y_mm];
-    const t = Math.max(0, Math.min(1, ((p.x_mm - a.x_mm) * dx + (p.y_mm - a.y_mm) * dy) / (dx * dx + dy * dy || 1)));
-    least = Math.min(least, Math.hypot(a.x_mm + t * dx - p.x_mm, a.y_mm + t * dy - p.y_mm));
-  });
-  return least;
+  for (let i = 0; i < ring.length; i++) {
+    const a = ring[i];
+    const b = ring[i + 1 < ring.length ? i + 1 : 0];
+    const dx = b.x_mm - a.x_mm;
+    const dy = b.y_mm - a.y_mm;
+    const along = ((p.x_mm - a.x_mm) * dx + (p.y_mm - a.y_mm) * dy) / (dx * dx + dy * dy || 1);
+    const t = along < 0 ? 0 : along > 1 ? 1 : along;
+    const ex = a.x_mm + t * dx - p.x_mm;
+    const ey = a.y_mm + t * dy - p.y_mm;
+    const square = ex * ex + ey * ey;
+    if (square < least) least = square;
+  }
+  return Math.sqrt(least);
 }
 
 describe('rail gauges', () => {
@@ -36,10 +42,12 @@ describe('rail gauges', () => {
       for (const x of [304.8, own.outline.wide_mm, board.length_mm - 304.8]) {
         const section = sectionAt(own, x)!;
         const ring = sectionRing(section, 400);
+        let most = 0;
         for (const p of railProfile(section, GAUGE_REACH_mm)) {
           const at = { x_mm: p.x_mm + section.half_mm, y_mm: p.y_mm };
-          expect(distanceTo(ring, at)).toBeLessThan(0.01);
+          most = Math.max(most, distanceTo(ring, at));
         }
+        expect(most).toBeLessThan(0.01);
       }
     },
   );

@@ -3,3 +3,4 @@ export { drawingToDxf } from './dxf.ts';
 export { meshToThreeMf } from './threeMf.ts';
 export { boardFromStations, stationsToCsv, type StationsRead } from './stationCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
+export { sizeRunToCsv } from './sizeRunCsv.ts';

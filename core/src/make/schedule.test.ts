@@ -1,7 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import * as fc from 'fast-check';
 import { plannedBack, plannedOn, type Pace, type Stage, standing, weeklyLoad } from './schedule.ts';
-import { daysBetween, daySchema, isWorkday, weekdayOf, weekOf, workdayFrom, workdaysBetween } from './workingDays.ts';
+import {
+  dayAfter,
+  daysBetween,
+  daySchema,
+  isWorkday,
+  weekdayOf,
+  weekOf,
+  workdayFrom,
+  workdaysBetween,
+} from './workingDays.ts';
 import { USUAL_WORKSHOP } from './workshop.ts';
 
 const pace: Pace = { weekdays: [1, 2, 3, 4, 5], closed: [], boardHoursADay: 6 };
@@ -27,6 +36,13 @@ describe('working days', () => {
     expect(workdaysBetween('2026-11-27', '2026-12-02', shut)).toBe(2);
     expect(workdaysBetween('2026-12-02', '2026-11-27', shut)).toBe(-2);
     expect(() => workdayFrom('2026-11-28', 1, { weekdays: [8], closed: [] })).toThrow(/no working day/);
+  });
+
+  it('are found however long a shop that may be written down is shut', () => {
+    // One day a week, and that day shut 400 times over: the most a workshop can hold.
+    const closed = Array.from({ length: 400 }, (_, k) => dayAfter('2026-11-30', 7 * k));
+    const day = workdayFrom('2026-11-30', 1, { weekdays: [1], closed });
+    expect(day).toBe(dayAfter('2026-11-30', 7 * 400));
   });
 });
 

@@ -25,7 +25,7 @@ export interface WorkingTime {
 
 const at = (day: Day): Dayjs => {
   const read = dayjs.utc(day);
-  if (!daySchema.safeParse(day).success) throw new RangeError(`a day is YYYY-MM-DD, got ${day}`);
+  if (read.format('YYYY-MM-DD') !== day) throw new RangeError(`a day is YYYY-MM-DD, got ${day}`);
   return read;
 };
 
@@ -43,10 +43,13 @@ export const weekOf = (day: Day): Day => dayAfter(day, 1 - weekdayOf(day));
 export const isWorkday = (day: Day, { weekdays, closed }: WorkingTime): boolean =>
   weekdays.includes(weekdayOf(day)) && !closed.includes(day);
 
-/** Longer than this no shop is shut in one go. */
-const MOST_DAYS = 400;
+/**
+ * So far a working day is looked for. A workshop may have 400 days shut and one day a week open: it opens again within
+ * 401 weeks.
+ */
+const MOST_DAYS = 7 * 401;
 
-/** The working day at or after (way 1) or at or before (way -1) a day. @throws RangeError when there is none in 400 days. */
+/** The working day at or after (way 1) or at or before (way -1) a day. @throws RangeError when there is none in 401 weeks. */
 export function workdayFrom(day: Day, way: 1 | -1, time: WorkingTime): Day {
   let found = day;
   for (let k = 0; k < MOST_DAYS; k++) {

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { sizeRunSchema } from '../edit/sizeRun.ts';
 import { glassSchema } from '../make/glass.ts';
 import { readingsSchema } from '../make/measuringSheet.ts';
 import { daySchema } from '../make/workingDays.ts';
@@ -49,6 +50,8 @@ export const boardRecordSchema = z.strictObject({
   /** Colours and artwork, in words. */
   colours: z.string().max(300).optional(),
   order: order.optional(),
+  /** The sizes it is offered in, when it is a model of the shop. */
+  sizes: sizeRunSchema.optional(),
   shaped: shaped.optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),

@@ -32,6 +32,7 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
 
   const act: Readonly<Record<string, () => void>> = {
     rename: () => setNaming(board.name),
+    sizes: () => void navigate(`/sizes/${record.id}`),
     copy: () => {
       const id = addBoard(board, record.riderId);
       onDone({ words: `${called} was copied.`, back: () => void removeBoard(id) });
@@ -102,6 +103,7 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
               items: [
                 { key: 'rename', label: 'Rename' },
                 { key: 'copy', label: 'Copy' },
+                { key: 'sizes', label: 'Its sizes' },
                 { key: 'archive', label: record.archived ? 'Back on the wall' : 'Put away' },
                 { key: 'remove', label: 'Take off the rack' },
               ],

@@ -1,0 +1,34 @@
+import { afterEach, describe, expect, it, jest } from '@jest/globals';
+import { cleanup, render, screen } from '@testing-library/react';
+import { Mishap } from './Mishap.tsx';
+
+afterEach(cleanup);
+
+function Broken(): never {
+  throw new RangeError('sectionOf: no such board');
+}
+
+describe('a screen that fails to draw', () => {
+  it('says what happened, what is safe and what to do, in the place of a blank page', () => {
+    // React reports what it caught: not wanted in the output of a test that means it.
+    const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    render(
+      <Mishap>
+        <Broken />
+      </Mishap>,
+    );
+    quiet.mockRestore();
+    expect(screen.getByText('This screen could not be drawn')).toBeTruthy();
+    expect(screen.getByText(/no such board.*kept as they were/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Back to the rack' }).getAttribute('href')).toBe('/');
+  });
+
+  it('is not in the way of one that does not', () => {
+    render(
+      <Mishap>
+        <p>the rack</p>
+      </Mishap>,
+    );
+    expect(screen.getByText('the rack')).toBeTruthy();
+  });
+});

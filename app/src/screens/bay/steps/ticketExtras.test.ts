@@ -1,0 +1,46 @@
+import { describe, expect, it } from '@jest/globals';
+import { type BoardRecord, modelNamed, USUAL_SCHEDULE, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
+import { ticketExtras } from './ticketExtras.ts';
+
+const shelf = usualShelf();
+const plain: BoardRecord = {
+  id: 'b',
+  number: 118,
+  board: modelNamed('Slack Water')!,
+  riderId: null,
+  rides: [],
+  createdAt: '2026-01-01T00:00:00.000Z',
+  updatedAt: '2026-01-01T00:00:00.000Z',
+};
+
+describe('what the ticket says of an order', () => {
+  it('is only its id and number while nothing is settled', () => {
+    expect(ticketExtras(plain, shelf, USUAL_WORKSHOP)).toEqual({ id: 'b', number: 118 });
+  });
+
+  it('is blank, glass, weight, colours and day as they are settled', () => {
+    const waves = { size: 'overhead', power: 'medium', steepness: 'medium', chop: 'some', rubber: 'thin' } as const;
+    const settled: BoardRecord = {
+      ...plain,
+      blankId: 'shelf-6-8-pu',
+      glass: USUAL_SCHEDULE,
+      colours: 'clear',
+      brief: { waves, purpose: '', mustHaves: '', dueOn: '2026-12-11' },
+    };
+    const extras = ticketExtras(settled, shelf, USUAL_WORKSHOP);
+    expect(extras).toMatchObject({
+      blank: "6'8 standard, PU",
+      glass: '4+4/4 oz, polyester, sanded',
+      colours: 'clear',
+      due: 'Fri 11 Dec',
+    });
+    expect(extras.weight).toMatch(/^about 2\.\d\d kg$/);
+  });
+
+  it('has no weight for glass that cannot be laid', () => {
+    const eps = shelf.find(({ foam }) => foam === 'eps2')!;
+    expect(
+      ticketExtras({ ...plain, blankId: eps.id, glass: USUAL_SCHEDULE }, shelf, USUAL_WORKSHOP).weight,
+    ).toBeUndefined();
+  });
+});

@@ -1,0 +1,74 @@
+import { describe, expect, it } from '@jest/globals';
+import { modelNamed } from '@june-tide/core';
+import { SolidClient } from './solidClient.ts';
+import type { SolidRequest } from './solidMessages.ts';
+
+/** A worker in whose place the test answers. */
+class FakeWorker extends EventTarget {
+  readonly asked: SolidRequest[] = [];
+  ended = false;
+  postMessage(request: SolidRequest): void {
+    this.asked.push(request);
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+  say(data: unknown): void {
+    this.dispatchEvent(new MessageEvent('message', { data }));
+  }
+  crash(): void {
+    this.dispatchEvent(new ErrorEvent('error', { message: 'out of memory' }));
+  }
+}
+
+function client() {
+  const made: FakeWorker[] = [];
+  const asking = new SolidClient(() => {
+    const worker = new FakeWorker();
+    made.push(worker);
+    return worker as unknown as Worker;
+  });
+  return { asking, made };
+}
+const board = modelNamed('Slack Water')!;
+const counts = { deck: 3, under: 1 };
+
+describe('asking the worker', () => {
+  it('starts none until it is asked, and then one', () => {
+    const { asking, made } = client();
+    expect(made).toHaveLength(0);
+    void asking.ask({ kind: 'bands', board, counts });
+    void asking.ask({ kind: 'lit', board });
+    expect(made).toHaveLength(1);
+    expect(made[0].asked.map(({ revision }) => revision)).toEqual([1, 2]);
+  });
+
+  it('gives each answer to the one who asked, in whatever order they come', async () => {
+    const { asking, made } = client();
+    const first = asking.ask({ kind: 'bands', board, counts });
+    const second = asking.ask({ kind: 'bands', board, counts: { deck: 4, under: 1 } });
+    made[0].say({ kind: 'bands', revision: 2, bands: 'four' });
+    made[0].say({ kind: 'bands', revision: 1, bands: 'three' });
+    made[0].say({ kind: 'bands', revision: 99, bands: 'stale' });
+    expect(await first).toMatchObject({ bands: 'three' });
+    expect(await second).toMatchObject({ bands: 'four' });
+  });
+
+  it('refuses with the worker’s own words', async () => {
+    const { asking, made } = client();
+    const answer = asking.ask({ kind: 'lit', board });
+    made[0].say({ kind: 'failed', revision: 1, words: 'RangeError: no such board' });
+    await expect(answer).rejects.toThrow('no such board');
+  });
+
+  it('starts a crashed worker again and asks once more, then gives up', async () => {
+    const { asking, made } = client();
+    const answer = asking.ask({ kind: 'lit', board });
+    made[0].crash();
+    expect(made[0].ended).toBe(true);
+    expect(made).toHaveLength(2);
+    expect(made[1].asked).toHaveLength(1);
+    made[1].crash();
+    await expect(answer).rejects.toThrow('out of memory');
+  });
+});

@@ -1,0 +1,88 @@
+import * as z from 'zod';
+import type { Board, Mark } from '../board/document.ts';
+import { boardFrom, type Issue } from '../board/issues.ts';
+import { FAMILY_SHARE, LITRES_PER_KG } from '../rider/litres.ts';
+import type { Ability } from '../rider/rider.ts';
+import { INCH_mm } from '../units/length.ts';
+import { stretched, thickened, widened } from './size.ts';
+
+/** How a model grows through its sizes: lengths from one to another by a step, and what each step adds across and up. */
+export const sizeRunSchema = z.strictObject({
+  from_mm: z.number().min(900).max(4000),
+  to_mm: z.number().min(900).max(4000),
+  step_mm: z.number().min(10).max(610),
+  widthAStep_mm: z.number().min(-50).max(50),
+  thicknessAStep_mm: z.number().min(-20).max(20),
+});
+export type SizeRun = z.infer<typeof sizeRunSchema>;
+
+/** No run is longer. */
+export const MOST_SIZES = 16;
+
+/** Four sizes up and two down, 2 in apart, an eighth wider and a sixteenth thicker each. Common practice, from memory. */
+export function usualRun(board: Board): SizeRun {
+  const step_mm = 2 * INCH_mm;
+  return {
+    from_mm: board.length_mm - 2 * step_mm,
+    to_mm: board.length_mm + 4 * step_mm,
+    step_mm,
+    widthAStep_mm: INCH_mm / 8,
+    thicknessAStep_mm: INCH_mm / 16,
+  };
+}
+
+export interface SizeOfRun {
+  length_mm: number;
+  /** The model itself. */
+  own: boolean;
+  made: { ok: true; board: Board } | { ok: false; issues: Issue[] };
+}
+
+/**
+ * A model through a run of sizes, the shortest first; the model's own size stands among them as it is. Each is stretched (see
+ * `stretched`: rocker grows faster than the length), then widened and thickened in proportion by what the steps from the
+ * model's own length add. Widths and thicknesses tied to an end stay so far from it, 12 in at 12 in, as a chart reads them. Sizes no
+ * board can have say why.
+ * @throws RangeError for a run that does not go upward or has more than 16 sizes.
+ */
+export function sizesOf(board: Board, run: SizeRun): SizeOfRun[] {
+  const { from_mm, to_mm, step_mm } = run;
+  const count = Math.floor((to_mm - from_mm) / step_mm + 1e-6) + 1;
+  if (!(to_mm >= from_mm && step_mm > 0 && count <= MOST_SIZES)) {
+    throw new RangeError(`sizesOf: a run goes upward through at most ${MOST_SIZES} sizes, got ${count}`);
+  }
+  const lengths = Array.from({ length: count }, (_, k) => from_mm + k * step_mm);
+  const isOwn = (length_mm: number) => Math.abs(length_mm - board.length_mm) < 0.5;
+  if (!lengths.some(isOwn)) lengths.push(board.length_mm);
+  return lengths
+    .sort((a, b) => a - b)
+    .map((length_mm): SizeOfRun => {
+      if (isOwn(length_mm)) return { length_mm: board.length_mm, own: true, made: { ok: true, board } };
+      const steps = (length_mm - board.length_mm) / step_mm;
+      const long = withEndsHeld(stretched(board, length_mm), board);
+      const wide = widened(long, steps * run.widthAStep_mm);
+      return { length_mm, own: false, made: boardFrom(thickened(wide, steps * run.thicknessAStep_mm)) };
+    });
+}
+
+/** The stretched board with the outline's and the foil's marks back at their own distance from their end. */
+function withEndsHeld(long: Board, board: Board): Board {
+  const held = <M extends Mark>(marks: readonly M[], own: readonly M[]): M[] =>
+    marks.map((mark, i) => (mark.from === 'nose' || mark.from === 'tail' ? own[i] : mark));
+  return {
+    ...long,
+    outline: { ...long.outline, marks: held(long.outline.marks, board.outline.marks) },
+    foil: { ...long.foil, marks: held(long.foil.marks, board.foil.marks) },
+  };
+}
+
+/** The riders a board of so many litres floats as is usual for what they do on a wave, kg. Litres per kilogram: CP, from memory. */
+export function ridersFor(
+  volume_L: number,
+  family: Board['family'],
+  ability: Ability,
+): { low_kg: number; high_kg: number } {
+  const [low, high] = LITRES_PER_KG[ability];
+  const share = FAMILY_SHARE[family];
+  return { low_kg: volume_L / (high * share), high_kg: volume_L / (low * share) };
+}
