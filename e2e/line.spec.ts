@@ -57,7 +57,7 @@ test('a board goes from its design over blank, bands, paper and the line to what
   const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
   const [sheet] = await readPdf(ticket.bytes);
   const said = sheet.texts.map(({ text }) => text).join('\n');
-  for (const part of [name, 'for Maren', 'clear, one grey pinline', dayjs(due).format('ddd D MMM'), ', PU', 'gloss']) {
+  for (const part of [name, 'for Maren', 'clear, one grey pinline', dayjs(due).format('D MMM'), ', PU', 'gloss']) {
     expect(said).toContain(part);
   }
   // The code's own bytes are read by a decoder in the unit tests; here its squares are on the page.
@@ -102,6 +102,10 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
   await type(page, 'Thickness at the stringer, Middle', '2 3/8');
   await expect(off('thickness:centre:0')).toContainText('−1/16');
+  await type(page, 'Thickness at the stringer, Nose 12', '40');
+  await expect(page.getByRole('alert').filter({ hasText: /too far off the design/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('alert')).toHaveCount(0);
   await type(page, 'Thickness at the stringer, Nose 12', 'thick');
   await expect(page.getByRole('alert').filter({ hasText: /thick|number|length/i })).toBeVisible();
   await page.keyboard.press('Escape');

@@ -234,6 +234,7 @@ export {
   type Measured,
   measuredAgainst,
   measuringSheet,
+  readingTrouble,
   readOf,
   type Readings,
   SHEET_GROUP_WORDS,

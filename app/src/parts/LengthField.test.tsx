@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { EditResult } from '../store/shed.ts';
 import { LengthField } from './LengthField.tsx';
 
@@ -62,6 +62,34 @@ describe('a length field', () => {
     fireEvent.keyDown(input, { key: 'Escape' });
     expect(onChange).not.toHaveBeenCalled();
     expect(input.value).toBe('19 1/4');
+  });
+});
+
+describe('Escape', () => {
+  it('takes nothing, be it a good number or nonsense, and leaves no error behind', () => {
+    for (const typed of ['20', 'wide']) {
+      const { input, onChange } = field();
+      fireEvent.change(input, { target: { value: typed } });
+      if (typed === 'wide') fireEvent.keyDown(input, { key: 'Enter' });
+      act(() => input.focus());
+      fireEvent.keyDown(input, { key: 'Escape' });
+      expect(onChange).not.toHaveBeenCalled();
+      expect(input.value).toBe('19 1/4');
+      expect(screen.queryByRole('alert')).toBeNull();
+      cleanup();
+    }
+  });
+
+  it('does not keep the next number from being taken', () => {
+    const { input, onChange } = field();
+    act(() => input.focus());
+    fireEvent.change(input, { target: { value: '20' } });
+    fireEvent.keyDown(input, { key: 'Escape' });
+    act(() => input.focus());
+    fireEvent.change(input, { target: { value: '21' } });
+    fireEvent.keyDown(input, { key: 'Enter' });
+    expect(onChange).toHaveBeenCalledTimes(1);
+    expect(onChange.mock.calls[0][0]).toBeCloseTo(21 * 25.4, 9);
   });
 });
 

@@ -44,6 +44,8 @@ export function LengthField({
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
+  /** Escape was pressed: leaving the field then takes nothing. */
+  const givenUp = useRef(false);
   const written = value_mm === undefined ? undefined : writeLength(value_mm, style, { feet });
   const plain = written?.text ?? '';
 
@@ -90,6 +92,7 @@ export function LengthField({
         autoComplete="off"
         spellCheck={false}
         onFocus={(event) => {
+          givenUp.current = false;
           setDraft(plain);
           onHold?.();
           event.currentTarget.select();
@@ -99,7 +102,8 @@ export function LengthField({
           setError(undefined);
         }}
         onBlur={() => {
-          if (draft !== undefined && draft.trim() !== plain && !commit(draft)) return;
+          if (!givenUp.current && draft !== undefined && draft.trim() !== plain && !commit(draft)) return;
+          givenUp.current = false;
           setDraft(undefined);
           setError(undefined);
         }}
@@ -110,6 +114,7 @@ export function LengthField({
           if (event.key === 'Escape') {
             // It gives up what was typed, not the drawer around it.
             event.stopPropagation();
+            givenUp.current = true;
             setDraft(undefined);
             setError(undefined);
             input.current?.blur();

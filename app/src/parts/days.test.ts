@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Standing } from '@june-tide/core';
 import { dateWords, dayWords, shortStanding, standingWords } from './days.ts';
+import { today } from '../store/today.ts';
 import { money } from './money.ts';
 
 const standing = (change: Partial<Standing>): Standing => ({
@@ -13,21 +14,23 @@ const standing = (change: Partial<Standing>): Standing => ({
 
 describe('days as they are said', () => {
   it('have their weekday near by and their year far off', () => {
-    expect(dayWords('2026-12-11')).toBe('Fri 11 Dec');
+    expect(dayWords(today())).toMatch(/^[A-Z][a-z]{2} \d{1,2} [A-Z][a-z]{2}$/);
+    expect(dayWords('2999-12-31')).toBe('Tue 31 Dec 2999');
+    expect(dayWords('1990-01-01')).toBe('Mon 1 Jan 1990');
     expect(dateWords('2026-01-10')).toBe('10 Jan 2026');
   });
 
   it('say whether a board is in time, just in time, late, or has no day', () => {
     expect(standingWords(standing({}), '2026-12-16')).toBe(
-      'In time: due Wed 16 Dec, 3 working days in hand, this stage begun by Thu 3 Dec.',
+      `In time: due ${dayWords('2026-12-16')}, 3 working days in hand, this stage begun by ${dayWords('2026-12-03')}.`,
     );
     expect(standingWords(standing({ inHand_days: 1 }), '2026-12-14')).toContain('1 working day in hand');
     expect(standingWords(standing({ inHand_days: 0 }), '2026-12-11')).toContain('not a day to lose');
     expect(standingWords(standing({ inHand_days: -2 }), '2026-12-09')).toBe(
-      'Late by 2 working days: due Wed 9 Dec, ready Fri 11 Dec at the soonest.',
+      `Late by 2 working days: due ${dayWords('2026-12-09')}, ready ${dayWords('2026-12-11')} at the soonest.`,
     );
     expect(standingWords(standing({ inHand_days: undefined }), undefined)).toBe(
-      'No due day. Ready Fri 11 Dec at the soonest.',
+      `No due day. Ready ${dayWords('2026-12-11')} at the soonest.`,
     );
   });
 

@@ -1,8 +1,11 @@
 import dayjs from 'dayjs';
 import { type Day, type Standing } from '@june-tide/core';
 
-/** A day as it is said in the shed: "Fri 11 Dec". */
-export const dayWords = (day: Day): string => dayjs(day).format('ddd D MMM');
+/** A day as it is said in the shed: "Fri 11 Dec", with its year when that is not this one or the next few months. */
+export const dayWords = (day: Day): string => {
+  const near = Math.abs(dayjs(day).diff(dayjs(), 'month')) < 9;
+  return dayjs(day).format(near ? 'ddd D MMM' : 'ddd D MMM YYYY');
+};
 
 /** A day that may lie years back: "16 Nov 2026". */
 export const dateWords = (day: Day): string => dayjs(day).format('D MMM YYYY');

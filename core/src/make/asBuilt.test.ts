@@ -7,7 +7,14 @@ import { modelNamed, models } from '../models/models.ts';
 import { seeded } from '../testing/random.ts';
 import { INCH_mm } from '../units/length.ts';
 import { asBuilt, readingsOf } from './asBuilt.ts';
-import { measuredAgainst, measuringSheet, readingAt, type Readings, SHEET_GROUPS } from './measuringSheet.ts';
+import {
+  measuredAgainst,
+  measuringSheet,
+  readingAt,
+  type Readings,
+  readingTrouble,
+  SHEET_GROUPS,
+} from './measuringSheet.ts';
 import { USUAL_TOLERANCES } from './workshop.ts';
 
 const slack = modelNamed('Slack Water')!;
@@ -67,6 +74,25 @@ describe('the measuring sheet', () => {
     // Exactly at the tolerance is within it.
     expect(second.value!.within).toBe(true);
     expect(measuredAgainst(sheet, { [thick.id]: {} }, USUAL_TOLERANCES)).toEqual([]);
+  });
+});
+
+describe('a reading before it is kept', () => {
+  const line = (id: string) => measuringSheet(slackShape).find((entry) => entry.id === id)!;
+
+  it('may be as far off as a hand ever is, and no farther', () => {
+    for (const entry of measuringSheet(slackShape)) {
+      expect(readingTrouble(entry, entry.design_mm)).toBeUndefined();
+      expect(readingTrouble(entry, entry.design_mm + 6)).toBeUndefined();
+      expect(readingTrouble(entry, entry.design_mm + 400)).toMatch(/look at the number and its unit/);
+    }
+  });
+
+  it('is something, where there is something to measure', () => {
+    expect(readingTrouble(line('thickness:centre:0'), 0)).toMatch(/nothing to measure/);
+    expect(readingTrouble(line('rocker:nose:0'), -10)).toMatch(/no lift is less than none/);
+    // A bottom may rock.
+    expect(readingTrouble(line('bottom:centre:0'), -3)).toBeUndefined();
   });
 });
 

@@ -120,6 +120,25 @@ const reading = z.strictObject({
 export const readingsSchema = z.record(z.string().max(40), reading);
 export type Readings = z.infer<typeof readingsSchema>;
 
+/** Farther off its design than this no hand is: the number was typed wrong, or in another unit. Our own. */
+const MOST_OFF_mm: Readonly<Record<SheetGroup, number>> = {
+  length: 150,
+  width: 50,
+  thickness: 20,
+  rocker: 50,
+  rail: 20,
+  bottom: 15,
+};
+
+/** What is wrong with a reading before it is kept, in words; undefined when it may be. */
+export function readingTrouble(line: SheetLine, mm: number): string | undefined {
+  const positive = line.group !== 'bottom' && line.group !== 'rocker';
+  if (positive && !(mm > 0)) return 'there is nothing to measure there';
+  if (line.group === 'rocker' && mm < -2) return 'the straightedge lies on the bottom: no lift is less than none';
+  const off = Math.abs(mm - line.design_mm);
+  return off <= MOST_OFF_mm[line.group] ? undefined : 'that is too far off the design: look at the number and its unit';
+}
+
 /** What was read at one line as one number: of two sides their mean. Undefined when nothing was. */
 export function readOf(line: SheetLine, readings: Readings): number | undefined {
   const read = readings[line.id];

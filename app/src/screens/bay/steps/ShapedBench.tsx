@@ -6,6 +6,7 @@ import {
   measuredAgainst,
   measuringSheet,
   type Readings,
+  readingTrouble,
   SHEET_GROUP_WORDS,
   SHEET_GROUPS,
   type SheetLine,
@@ -13,7 +14,7 @@ import {
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { measuresFor } from '../../../store/derived.ts';
-import { addBoard, edit, useShed } from '../../../store/shed.ts';
+import { addBoard, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { today } from '../../../store/today.ts';
 import { useBay } from '../useBay.ts';
 
@@ -29,7 +30,9 @@ export function ShapedBench() {
   const found = useMemo(() => measuredAgainst(sheet, readings, tolerances), [sheet, readings, tolerances]);
   const out = found.filter((entry) => outOf(entry).length > 0).length;
 
-  const read = (line: SheetLine, side: Side, mm: number | undefined) => {
+  const read = (line: SheetLine, side: Side, mm: number | undefined): EditResult => {
+    const trouble = mm === undefined ? undefined : readingTrouble(line, mm);
+    if (trouble) return { ok: false, issues: [{ code: 'reading', path: line.id, words: trouble }] };
     const { [side]: _was, ...rest } = readings[line.id] ?? {};
     const kept = mm === undefined ? rest : { ...rest, [side]: mm };
     const { [line.id]: _line, ...others } = readings;
@@ -103,7 +106,7 @@ interface SheetRowProps {
   line: SheetLine;
   readings: Readings;
   measured: Measured | undefined;
-  read: (line: SheetLine, side: Side, mm: number | undefined) => ReturnType<typeof edit>;
+  read: (line: SheetLine, side: Side, mm: number | undefined) => EditResult;
 }
 
 function SheetRow({ line, readings, measured, read }: SheetRowProps) {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { type BoardRecord, modelNamed, USUAL_SCHEDULE, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
+import { dayWords } from '../../../parts/days.ts';
 import { ticketExtras } from './ticketExtras.ts';
 
 const shelf = usualShelf();
@@ -32,7 +33,7 @@ describe('what the ticket says of an order', () => {
       blank: "6'8 standard, PU",
       glass: '4+4/4 oz, polyester, sanded',
       colours: 'clear',
-      due: 'Fri 11 Dec',
+      due: dayWords('2026-12-11'),
     });
     expect(extras.weight).toMatch(/^about 2\.\d\d kg$/);
   });
