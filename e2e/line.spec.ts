@@ -32,6 +32,15 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await expect(page.getByTestId('blanks-fit')).not.toContainText('None', { timeout: 15_000 });
   await type(page, 'Over deck and bottom', '1/16');
 
+  // Cut, it is one less on the shelf.
+  const row = page.getByRole('row').filter({ has: page.getByRole('button', { name: /^Take/, pressed: true }) });
+  const stock = async () => Number.parseInt(await row.getByRole('cell').nth(1).innerText(), 10);
+  const before = await stock();
+  await page.getByRole('button', { name: 'It is cut: one less on the shelf' }).click();
+  await expect.poll(stock).toBe(before - 1);
+  await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(stock).toBe(before);
+
   await makePart(page, 'Rail bands');
   const left = page.getByTestId('bands-left');
   await expect(left).toContainText('left to sand', { timeout: 15_000 });

@@ -179,6 +179,7 @@ export {
   type Allowance,
   fitInBlank,
   type Margin,
+  marginAt,
   type RankedBlank,
   rankedBlanks,
   shortfallWords,

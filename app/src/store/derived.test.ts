@@ -10,6 +10,7 @@ import {
   lastRecord,
   sizesFor,
   standingOf,
+  takenFor,
   wavesOf,
 } from './derived.ts';
 
@@ -128,6 +129,21 @@ describe('an order in the making', () => {
     expect(foamOf(record('a', 'Slack Water', '11-01', { blankId: eps.id }), shelf)).toMatchObject({ foam: 'eps2' });
     expect(foamOf(record('a', 'Slack Water', '11-01'), shelf)).toEqual({ foam: 'pu', stringer_mm: 4 });
     expect(foamOf(record('a', 'Slack Water', '11-01', { blankId: 'gone' }), shelf).foam).toBe('pu');
+  });
+
+  it('is counted against its blank while it is on the line and not cut', () => {
+    const on = { stage: 'blank', on: '2026-11-20' };
+    const at = (id: string, change: Partial<BoardRecord>) =>
+      record(id, 'Slack Water', '11-01', { blankId: eps.id, ...change });
+    const records = shed(
+      at('waiting', { order: on }),
+      at('cut', { order: on, blankCut: true }),
+      at('gone', { order: { ...on, doneOn: '2026-11-24' } }),
+      at('only drawn', {}),
+    );
+    expect(takenFor(eps.id, records)).toBe(1);
+    expect(takenFor(eps.id, records, 'waiting')).toBe(0);
+    expect(takenFor('another', records)).toBe(0);
   });
 
   it('weighs by the shop’s own figures', () => {

@@ -178,6 +178,14 @@ export function foamOf(
   return blank ? { foam: blank.foam, stringer_mm: blank.stringer_mm, blank } : { foam: 'pu', stringer_mm: 4 };
 }
 
+/** Orders on the line that will be cut from a blank and are not yet; `except` is not counted. */
+export function takenFor(blankId: string, records: Shop['records'], except?: string): number {
+  return Object.values(records).filter(
+    ({ id, blankId: theirs, blankCut, order }) =>
+      id !== except && theirs === blankId && !blankCut && order !== undefined && order.doneOn === undefined,
+  ).length;
+}
+
 /** Cloth, resin and weight of an order, by the shop's own figures. */
 export function laminatedFor(record: BoardRecord, shelf: readonly Blank[], workshop: Workshop): Laminated {
   const { foam, stringer_mm } = foamOf(record, shelf);

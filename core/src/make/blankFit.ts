@@ -61,17 +61,37 @@ interface Line {
 
 const STATIONS = 49;
 
-/** The board's lines at even stations, its tips included: lowest of the bottom across, deck at the stringer, half width. */
+/** The board's lines at x: lowest of the bottom across, deck at the stringer, half width. */
+function boardLineAt(shape: Shape, x: number): Line {
+  const L = shape.board.length_mm;
+  const section = sectionAt(shape, Math.min(L - 1, Math.max(1, x)));
+  let hollow = 0;
+  if (section) for (let j = 1; j <= 12; j++) hollow = Math.min(hollow, bottomHeight(section.input.bottom, j / 12));
+  const z = shape.rocker.line.valueAt(x);
+  return { x, low: z + hollow, high: z + thicknessAt(shape.foil, x), half: halfBreadthAt(shape.outline, x) };
+}
+
+/** The board's lines at even stations, its tips included. */
 function boardLines(shape: Shape): Line[] {
   const L = shape.board.length_mm;
-  return Array.from({ length: STATIONS }, (_, k) => {
-    const x = (L * k) / (STATIONS - 1);
-    const section = sectionAt(shape, Math.min(L - 1, Math.max(1, x)));
-    let hollow = 0;
-    if (section) for (let j = 1; j <= 12; j++) hollow = Math.min(hollow, bottomHeight(section.input.bottom, j / 12));
-    const z = shape.rocker.line.valueAt(x);
-    return { x, low: z + hollow, high: z + thicknessAt(shape.foil, x), half: halfBreadthAt(shape.outline, x) };
-  });
+  return Array.from({ length: STATIONS }, (_, k) => boardLineAt(shape, (L * k) / (STATIONS - 1)));
+}
+
+/** Foam outside a board line as it lies in a blank. */
+function marginOf({ x, low, high, half }: Line, blank: BlankLines, placement: Placement): Margin {
+  const up = placement.tilt_rad * x + placement.raise_mm;
+  const at = x + placement.shift_mm;
+  return {
+    x_mm: x,
+    deck_mm: blank.deck(at) - high - up,
+    bottom_mm: low + up - blank.bottom(at),
+    width_mm: blank.half(at) - half,
+  };
+}
+
+/** Foam outside the board at one station, as it was placed. */
+export function marginAt(shape: Shape, blank: BlankLines, placement: Placement, x_mm: number): Margin {
+  return marginOf(boardLineAt(shape, x_mm), blank, placement);
 }
 
 interface Trial {
@@ -201,15 +221,8 @@ export function fitInBlank(shape: Shape, blank: BlankLines, allowance: Allowance
     if (total(refined) <= least) shift = refined;
   }
   const { tilt, trial } = bestTilt(lines, blank, shift, allowance.surface_mm);
-  const margins = lines.map(({ x, low, high, half }): Margin => {
-    const up = tilt * x + trial.raise;
-    return {
-      x_mm: x,
-      deck_mm: blank.deck(x + shift) - high - up,
-      bottom_mm: low + up - blank.bottom(x + shift),
-      width_mm: blank.half(x + shift) - half,
-    };
-  });
+  const placement: Placement = { shift_mm: shift, raise_mm: trial.raise, tilt_rad: tilt };
+  const margins = lines.map((line) => marginOf(line, blank, placement));
   const width = widthShort(shift);
   const shortfalls: Shortfall[] = [];
   if (room < 0) shortfalls.push({ where: 'length', x_mm: L, short_mm: -room });
@@ -221,7 +234,7 @@ export function fitInBlank(shape: Shape, blank: BlankLines, allowance: Allowance
   );
   return {
     fits: shortfalls.length === 0,
-    placement: { shift_mm: shift, raise_mm: trial.raise, tilt_rad: tilt },
+    placement,
     margins,
     ...(shortfall ? { shortfall } : {}),
     meanCut_mm: margins.reduce((sum, m) => sum + m.deck_mm + m.bottom_mm, 0) / (2 * margins.length),

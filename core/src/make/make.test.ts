@@ -9,7 +9,7 @@ import { modelNamed, models } from '../models/models.ts';
 import { seeded } from '../testing/random.ts';
 import { INCH_mm } from '../units/length.ts';
 import { type BlankLines, blankLines, blankSchema, FOAM_DENSITY_kgm3, usualShelf } from './blank.ts';
-import { fitInBlank, rankedBlanks, shortfallWords } from './blankFit.ts';
+import { fitInBlank, marginAt, rankedBlanks, shortfallWords } from './blankFit.ts';
 import { laminated, lighter, OUNCE_PER_YARD2_gm2, scheduleWords, USUAL_SCHEDULE } from './glass.ts';
 import { ASSUMPTION_KEYS, ASSUMPTIONS, glassAssumptionsSchema, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
 import { planingPlan, USUAL_PASS_mm } from './planing.ts';
@@ -51,6 +51,17 @@ describe('a board in a blank', () => {
       }
     },
   );
+
+  it('has at any station the margin that the fit has at its own', () => {
+    const shape = shapeOf(slack);
+    const blank = blankLines(usualShelf().find(({ name, foam }) => name.startsWith("6'8") && foam === 'pu')!);
+    const fit = fitInBlank(shape, blank);
+    for (const margin of fit.margins) expect(marginAt(shape, blank, fit.placement, margin.x_mm)).toEqual(margin);
+    // Between two stations it lies between theirs, or hardly beyond.
+    const [a, b] = [fit.margins[20], fit.margins[21]];
+    const between = marginAt(shape, blank, fit.placement, (a.x_mm + b.x_mm) / 2);
+    expect(Math.abs(between.deck_mm - (a.deck_mm + b.deck_mm) / 2)).toBeLessThan(0.2);
+  });
 
   it('is refused by a blank 1 mm too thin at one station, which is named', () => {
     const shape = shapeOf(slack);

@@ -46,6 +46,8 @@ export const boardRecordSchema = z.strictObject({
   answers: z.record(z.string().max(60), answer).optional(),
   /** The blank it is cut from, and what goes on it. */
   blankId: z.string().max(64).optional(),
+  /** It is cut, and off the shelf. */
+  blankCut: z.boolean().optional(),
   glass: glassSchema.optional(),
   /** Colours and artwork, in words. */
   colours: z.string().max(300).optional(),

@@ -5,6 +5,7 @@ import { Measure } from '../../parts/Measure.tsx';
 import { money } from '../../parts/money.ts';
 import { ShelfFiles } from '../../parts/ShelfFiles.tsx';
 import { useDone } from '../../parts/useDone.tsx';
+import { takenFor } from '../../store/derived.ts';
 import { keepShelf, useShed } from '../../store/shed.ts';
 import { BlankForm } from './BlankForm.tsx';
 
@@ -22,8 +23,7 @@ export function Blanks() {
     .filter((blank) => (foam === 'all' || blank.foam === foam) && blank.name.toLowerCase().includes(words))
     .sort((a, b) => a.length_mm - b.length_mm || a.foam.localeCompare(b.foam) || a.id.localeCompare(b.id));
   const open = shelf.find(({ id }) => id === openId);
-  const taken = (blank: Blank) =>
-    Object.values(records).filter(({ blankId, order }) => blankId === blank.id && order && !order.doneOn).length;
+  const taken = (blank: Blank) => takenFor(blank.id, records);
 
   const add = () => {
     const like = open ?? shown[0] ?? usualShelf()[4];

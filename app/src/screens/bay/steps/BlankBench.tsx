@@ -5,6 +5,7 @@ import { type Allowance, FOAM_WORDS, foamCautions, type RankedBlank, shortfallWo
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
+import { takenFor } from '../../../store/derived.ts';
 import { changeWorkshop, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
@@ -23,11 +24,7 @@ export function BlankBench() {
   const { board } = record;
   const { allowance } = useShed((shed) => shed.settings.workshop);
   const records = useShed((shed) => shed.records);
-  /** Boards on the line that are cut from a blank already. */
-  const taken = (blankId: string) =>
-    Object.values(records).filter(
-      (other) => other.id !== record.id && other.blankId === blankId && other.order && !other.order.doneOn,
-    ).length;
+  const taken = (blankId: string) => takenFor(blankId, records, record.id);
 
   useEffect(() => {
     let dropped = false;
@@ -104,7 +101,12 @@ export function BlankBench() {
                       size="small"
                       aria-pressed={blank.id === record.blankId}
                       aria-label={`Take ${blank.name}, ${FOAM_WORDS[blank.foam]}`}
-                      onClick={() => edit(record.id, `blank ${blank.name}`, (r) => ({ ...r, blankId: blank.id }))}
+                      onClick={() =>
+                        edit(record.id, `blank ${blank.name}`, ({ blankCut: _other, ...r }) => ({
+                          ...r,
+                          blankId: blank.id,
+                        }))
+                      }
                     >
                       {blank.id === record.blankId ? 'Taken' : 'Take'}
                     </Button>

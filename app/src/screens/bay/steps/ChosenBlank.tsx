@@ -1,7 +1,10 @@
+import { Button } from 'antd';
 import {
+  type Blank,
   blankLines,
   INCH_mm,
   type Margin,
+  marginAt,
   planingPlan,
   type PlaningStation,
   type RankedBlank,
@@ -9,7 +12,8 @@ import {
   thicknessAt,
 } from '@june-tide/core';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
-import { useShed } from '../../../store/shed.ts';
+import { useDone } from '../../../parts/useDone.tsx';
+import { edit, keepShelf, undo, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 /** Profiles of blank and board, and the passes from one to the other. */
@@ -27,11 +31,7 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
     ['Nose 24', L - 24 * INCH_mm],
     ['Nose 12', L - 12 * INCH_mm],
   ] as const;
-  // The margins are at even stations along the board: the nearest is within half an inch or so.
-  const margins = places.map(([name, x]): [string, Margin] => [
-    name,
-    fit.margins.reduce((best, margin) => (Math.abs(margin.x_mm - x) < Math.abs(best.x_mm - x) ? margin : best)),
-  ]);
+  const margins = places.map(([name, x]): [string, Margin] => [name, marginAt(shape, lines, fit.placement, x)]);
   const stations = places.map(([, x]) => x);
   const plan = fit.fits ? planingPlan(shape, lines, fit.placement, stations, planerPass_mm) : [];
   const width = 640;
@@ -48,6 +48,7 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
   const rocker = (x: number) => shape.rocker.line.valueAt(x);
   return (
     <>
+      <Cut blank={blank} />
       {!fit.fits && (
         <p role="status" className="trouble">
           {blank.name} does not hold it: {fit.shortfall && shortfallWords(fit.shortfall, style)}.
@@ -115,6 +116,37 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
       </table>
       {plan.length > 0 && <PlaningTable plan={plan} places={places} />}
     </>
+  );
+}
+
+/** The blank leaves the shelf when it is cut, and is no longer counted there. */
+function Cut({ blank }: { blank: Blank }) {
+  const { record } = useBay();
+  const { say, holder } = useDone();
+  const cut = () => {
+    const { shelf } = useShed.getState();
+    edit(record.id, 'blank cut', (r) => ({ ...r, blankCut: true }));
+    keepShelf(
+      shelf.map((other) => (other.id === blank.id ? { ...other, stock: Math.max(0, other.stock - 1) } : other)),
+    );
+    const back = () => {
+      undo(record.id);
+      keepShelf(shelf);
+    };
+    say({ words: `One ${blank.name} less on the shelf.`, back });
+  };
+  return (
+    <div className="row-of-tools no-print">
+      {holder}
+      {record.blankCut ? (
+        <span className="quiet">It is cut from {blank.name}, and off the shelf.</span>
+      ) : (
+        <Button size="small" onClick={cut}>
+          It is cut: one less on the shelf
+        </Button>
+      )}
+      {!record.blankCut && blank.stock === 0 && <span className="trouble">None of it in stock.</span>}
+    </div>
   );
 }
 
