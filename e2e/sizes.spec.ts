@@ -38,3 +38,20 @@ test('a model stands in its sizes, the run is changed, one is put on the rack, t
   await page.getByLabel('Find a board, a rider, a family').fill('Slack Water 119');
   await expect(page.getByRole('link', { name: /^Open Slack Water 119, unsold/ })).toBeVisible();
 });
+
+test('a measured board begins as its station table, and a table that is none is refused', async ({ page }) => {
+  await page.goto('/bay/skarn-slack-118/make?part=paper');
+  const csv = await taken(page, () => page.getByRole('button', { name: 'Station table (CSV)' }).click());
+  await page.goto('/');
+  const give = (name: string, buffer: Buffer) =>
+    page.getByLabel('Station table').setInputFiles({ name, mimeType: 'text/csv', buffer });
+  await give('junk.csv', Buffer.from('length,width\n1,2\n'));
+  await expect(
+    page.getByText(/junk\.csv: The file is not a station table.*Nothing on the rack was changed/),
+  ).toBeVisible();
+  await give('From the dunes.csv', csv.bytes);
+  await expect(page.getByRole('heading', { level: 1, name: /From the dunes 1/ })).toBeVisible();
+  await expect(page.getByTestId('headline')).toContainText("6'2");
+  await expect(page.getByTestId('headline')).toContainText('19 1/2');
+  await expect.poll(async () => Number.parseFloat(await page.getByTestId('litres').innerText())).toBeGreaterThan(30);
+});

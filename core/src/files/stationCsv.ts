@@ -84,6 +84,21 @@ export function boardFromStations(base: Board, csv: string): StationsRead {
   return { ok: false, reason: `The station table makes no board: ${first.path}: ${first.words}.` };
 }
 
+/**
+ * The length a station table was taken from: a station from the nose with its distance from the tail beside it, or the
+ * other way round, adds up to it. Undefined where no row has both.
+ */
+export function lengthOfStations(csv: string): number | undefined {
+  const { data } = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
+  for (const row of data) {
+    const [at, x] = [Number(row.at_mm ?? NaN), Number(row.x_mm ?? NaN)];
+    if (!Number.isFinite(at) || !Number.isFinite(x) || row.x_mm?.trim() === '') continue;
+    if (row.from === 'nose') return x + at;
+    if (row.from === 'centre') return 2 * (x - at);
+  }
+  return undefined;
+}
+
 /** The 12 in marks first: they are the ones everybody measures. */
 function byImportance(a: ReadRow, b: ReadRow): number {
   const rank = (row: ReadRow) => (Math.abs(row.at_mm - 304.8) < 1 ? 0 : 1);

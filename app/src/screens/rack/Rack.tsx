@@ -1,7 +1,17 @@
 import { Button, Input, Segmented, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type BoardRecord, FAMILIES, type Family, FAMILY_WORDS, FOOT_mm, readBoardFile } from '@june-tide/core';
+import {
+  type Board,
+  type BoardRecord,
+  FAMILIES,
+  type Family,
+  FAMILY_WORDS,
+  FOOT_mm,
+  models,
+  readBoardFile,
+  withLength,
+} from '@june-tide/core';
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
@@ -29,6 +39,7 @@ export function Rack() {
   const { width, height } = useSize(wall);
   const navigate = useNavigate();
   const picker = useRef<HTMLInputElement>(null);
+  const tablePicker = useRef<HTMLInputElement>(null);
   const { say, refuse, holder } = useDone();
 
   const riderName = (record: BoardRecord) =>
@@ -61,7 +72,8 @@ export function Rack() {
 
   const openFile = async (file: File | undefined) => {
     if (!file) return;
-    const read = readBoardFile(await file.text());
+    const text = await file.text();
+    const read = /\.csv$/i.test(file.name) ? await measuredBoard(text, file.name) : readBoardFile(text);
     if (read.ok) {
       const id = addBoard(read.board, null);
       await navigate(`/bay/${id}/outline`);
@@ -160,6 +172,7 @@ export function Rack() {
             a rider and a model
           </Button>
           <Button onClick={() => picker.current?.click()}>a board file</Button>
+          <Button onClick={() => tablePicker.current?.click()}>a measured board (CSV)</Button>
           <input
             ref={picker}
             type="file"
@@ -171,10 +184,36 @@ export function Rack() {
               event.target.value = '';
             }}
           />
+          <input
+            ref={tablePicker}
+            type="file"
+            accept=".csv,text/csv"
+            aria-label="Station table"
+            hidden
+            onChange={(event) => {
+              void openFile(event.target.files?.[0]);
+              event.target.value = '';
+            }}
+          />
         </footer>
       </main>
     </div>
   );
+}
+
+/** A board from the station table somebody measured: the model of that length is what the table does not say. */
+async function measuredBoard(
+  text: string,
+  fileName: string,
+): Promise<{ ok: true; board: Board } | { ok: false; reason: string }> {
+  const { boardFromStations, lengthOfStations } = await import('@june-tide/core/packages');
+  const length_mm = lengthOfStations(text);
+  const near = [...models()].sort((a, b) => {
+    const off = (board: Board) => Math.abs(board.length_mm - (length_mm ?? board.length_mm));
+    return off(a) - off(b);
+  })[0];
+  const base = { ...near, name: fileName.replace(/\.csv$/i, '').slice(0, 80) || 'Measured board' };
+  return boardFromStations(length_mm === undefined ? base : withLength(base, length_mm), text);
 }
 
 function StandingTape({ floor, scale, longest_mm }: { floor: number; scale: number; longest_mm: number }) {
