@@ -5,7 +5,7 @@ import { modelNamed, models } from '../models/models.ts';
 import { litresFor } from '../rider/litres.ts';
 import { DEMO_RIDERS } from '../demo/index.ts';
 import { INCH_mm } from '../units/length.ts';
-import { MOST_SIZES, ridersFor, sizesOf, usualRun } from './sizeRun.ts';
+import { MOST_SIZES, ridersFor, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';
 
 const slack = modelNamed('Slack Water')!;
 
@@ -52,6 +52,12 @@ describe('a model through its sizes', () => {
     if (!longest.ok) throw new Error('not built');
     expect(longest.board.outline.width_mm).toBeCloseTo(slack.outline.width_mm + 24, 9);
     expect(longest.board.foil.thickness_mm).toBeCloseTo(slack.foil.thickness_mm + 4, 9);
+  });
+
+  it('has a usual run that may be kept, of the shortest board and of the longest', () => {
+    for (const length_mm of [900, 1830, 4000]) {
+      expect(sizeRunSchema.safeParse(usualRun({ ...slack, length_mm })).success).toBe(true);
+    }
   });
 
   it('says which size no board can have, and refuses a run without end', () => {

@@ -49,6 +49,7 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
             <tr key={stage.id}>
               <td>
                 <Input
+                  key={stage.name}
                   aria-label={`Name of stage ${i + 1}`}
                   size="small"
                   maxLength={40}
