@@ -52,10 +52,10 @@ export function railCorner(section: Section, side: RailSide): RailCorner {
       push();
     }
   }
-  return cornerOf(points, side === 'deck' ? 0 : -bottomAngle(section));
+  return cornerOf(points, side === 'deck' ? 0 : bottomAngle(section));
 }
 
-/** Slope of the bottom where its edge begins, as an angle: concave falls, vee and roll rise. */
+/** Slope of the bottom where its edge begins, as an angle, which is that of its normal too: concave falls, vee and roll rise. */
 function bottomAngle(section: Section): number {
   const { bottom, lens } = section.input;
   const v = section.bottomEnd;
@@ -80,7 +80,7 @@ function cornerOf(points: readonly number[], plane_rad: number): RailCorner {
   }
   // Seen from the origin a chain that runs right and down is swept clockwise: areas are negative, outer ones more so.
   const pocket_mm2 = Math.max(0, (actual - swept[count - 1]) / 2);
-  return { half_mm: points[points.length - 2], chain, turns, swept, plane_rad: -plane_rad, pocket_mm2 };
+  return { half_mm: points[points.length - 2], chain, turns, swept, plane_rad, pocket_mm2 };
 }
 
 const cross = (y: number, q: number, y1: number, q1: number) => y * q1 - y1 * q;

@@ -97,9 +97,9 @@ function Run({ record }: { record: BoardRecord }) {
       <Standing sizes={sizes} />
       <Chart record={record} sizes={sizes} />
       <p className="quiet">
-        Each size is stretched from the model, rocker growing faster than length, then made wider and thicker in
-        proportion. Riders by litres a kilo, common practice from memory; a heavier wetsuit, age and weak waves ask for
-        more.
+        Each size is stretched from the model, rocker growing faster than length; what is measured 12 in from an end
+        stays there, and all of it is made wider and thicker in proportion. Riders by litres a kilo, common practice
+        from memory; a heavier wetsuit, age and weak waves ask for more.
       </p>
     </main>
   );
@@ -156,6 +156,7 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
             ))}
             <th scope="col" className="num">
               <span className="print-only">Riders, {ABILITY_WORDS[ability].toLowerCase()}</span>
+              <span className="no-print">Riders: </span>
               <Select<Ability>
                 aria-label="Riders who"
                 className="no-print"
