@@ -305,8 +305,15 @@ test('two tabs share prices, stages and the shelf: what one saves the other does
   await second.getByRole('button', { name: /^Change 5'9 low, PU/ }).click();
   await second.getByRole('button', { name: 'Take it off the shelf' }).click();
   await saved(second);
+  // A board taken off the rack in the second is off the line in the first, and stays off.
+  await second.goto('/');
+  await second.getByRole('button', { name: 'More for Gannet 2' }).click();
+  await second.getByRole('menuitem', { name: 'Take off the rack' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(card(page, 'Gannet 2')).toHaveCount(0);
   await page.reload();
   await expect(column(page, 'Plane and sand')).toBeVisible();
+  await expect(card(page, 'Gannet 2')).toHaveCount(0);
   await page.goto('/shelf?part=prices');
   await expect(page.getByLabel('An hour of hands')).toHaveValue('31');
   await page.goto('/shelf');

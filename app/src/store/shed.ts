@@ -130,6 +130,9 @@ channel?.addEventListener('message', (event: MessageEvent<unknown>) => {
   } else if ('shelf' in data) {
     const parsed = shelfSchema.safeParse(data.shelf);
     if (parsed.success) useShed.setState({ shelf: parsed.data });
+  } else if ('gone' in data) {
+    const id = String(data.gone);
+    useShed.setState(({ records: { [id]: _gone, ...records } }) => ({ records }));
   } else if ('settings' in data) {
     useShed.setState({ settings: settingsFrom(data.settings) });
   }
@@ -232,7 +235,10 @@ export function removeBoard(id: string): () => void {
     const { [id]: _gone, ...records } = shed.records;
     return { records };
   });
-  queue.put(`board:${id}`, () => db.boards.delete(id));
+  queue.put(`board:${id}`, async () => {
+    await db.boards.delete(id);
+    channel?.postMessage({ kind: 'gone', gone: id });
+  });
   return () => {
     if (record) keep(record);
   };
