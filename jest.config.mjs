@@ -1,3 +1,7 @@
+import { TEST_NOW_ms, TEST_ZONE } from './testing/clock.mjs';
+
+process.env.TZ = TEST_ZONE;
+
 const swc = {
   '^.+\\.tsx?$': [
     '@swc/jest',
@@ -15,6 +19,27 @@ const common = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: swc,
   transformIgnorePatterns: ['/node_modules/(?!@june-tide)'],
+  // The clock stands still; everything that only waits is real, unless a test takes it in hand.
+  fakeTimers: {
+    enableGlobally: true,
+    now: TEST_NOW_ms,
+    doNotFake: [
+      'hrtime',
+      'nextTick',
+      'performance',
+      'queueMicrotask',
+      'requestAnimationFrame',
+      'cancelAnimationFrame',
+      'requestIdleCallback',
+      'cancelIdleCallback',
+      'setImmediate',
+      'clearImmediate',
+      'setInterval',
+      'clearInterval',
+      'setTimeout',
+      'clearTimeout',
+    ],
+  },
 };
 
 export default {

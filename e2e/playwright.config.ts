@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { TEST_ZONE } from '../testing/clock.mjs';
 
 const root = join(import.meta.dirname, '..');
 const port = Number(process.env.E2E_PORT ?? 4187);
@@ -37,6 +38,7 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    timezoneId: TEST_ZONE,
   },
   // Only the 3D room wants a graphics card, made in software; everything else is drawn in half the time without one.
   projects: [

@@ -1,9 +1,17 @@
 // What a person does over and over, and what every test watches for.
 import { readFile } from 'node:fs/promises';
 import { type Download, expect, type Locator, type Page, test as base } from '@playwright/test';
+import { TEST_NOW } from '../testing/clock.mjs';
 
-/** A page on which any error in the console or on the page fails the test, and nothing may leave the machine. */
+/**
+ * A page on which any error in the console or on the page fails the test, and nothing may leave the machine. Its clock
+ * begins at the tests' own instant and goes on from there, in every tab.
+ */
 export const test = base.extend({
+  context: async ({ context }, use) => {
+    await context.clock.install({ time: TEST_NOW });
+    await use(context);
+  },
   page: async ({ page, baseURL }, use) => {
     const said: string[] = [];
     page.on('console', (message) => {

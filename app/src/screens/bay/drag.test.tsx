@@ -38,7 +38,7 @@ describe('a drag', () => {
 
 describe('what is held back while something is dragged', () => {
   beforeEach(() => {
-    jest.useFakeTimers();
+    jest.useFakeTimers({ doNotFake: [] });
   });
   afterEach(() => {
     cleanup();
