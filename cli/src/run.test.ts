@@ -88,6 +88,33 @@ describe('jt', () => {
   });
 });
 
+describe('jt set fins.setup', () => {
+  it('brings the boxes of the setup with it', async () => {
+    const file = await newBoard();
+    expect((await jt('set', file, 'fins.setup=quad')).code).toBe(0);
+    const { fins } = JSON.parse(await readFile(file, 'utf8')) as {
+      fins: { setup: string; boxes: { role: string }[] };
+    };
+    expect(fins.setup).toBe('quad');
+    expect(fins.boxes.map(({ role }) => role)).toEqual(['front', 'rear']);
+    expect((await jt('validate', file)).out).toMatch(/^A sound board/);
+  });
+
+  it('refuses a setup there is not, and names those there are', async () => {
+    const file = await newBoard();
+    const { code, err } = await jt('set', file, 'fins.setup=octo');
+    expect(code).toBe(1);
+    expect(err).toMatch(/no setup “octo”; there are single, .*quad/);
+  });
+
+  it('is named by validate where a file says one setup and holds another', async () => {
+    const file = await newBoard();
+    const board = JSON.parse(await readFile(file, 'utf8')) as { fins: { setup: string } };
+    await writeFile(file, JSON.stringify({ ...board, fins: { ...board.fins, setup: 'quad' } }));
+    expect((await jt('validate', file)).out).toBe('fins: a quad has boxes front, rear; this board has centre, front');
+  });
+});
+
 describe('jt on bad input', () => {
   it.each([
     [['fly'], /not a command/],

@@ -1,4 +1,4 @@
-import { type Board, boardFrom, parseLength } from '@june-tide/core';
+import { type Board, boardFrom, FIN_SETUPS, type FinSetup, parseLength, withSetup } from '@june-tide/core';
 import { Told } from './files.ts';
 
 /** Short names for what is set most. Lengths without a unit are inches. */
@@ -17,13 +17,28 @@ const SHORT: Readonly<Record<string, string>> = {
  * @throws Told for an unknown path, a value that cannot be read, or a board that could not be built.
  */
 export function setNumbers(board: Board, changes: readonly string[]): Board {
-  const changed: unknown = structuredClone(board);
+  let changed: unknown = structuredClone(board);
   for (const change of changes) {
     const cut = change.indexOf('=');
     if (cut < 1) throw new Told(`“${change}” is not path=value.`);
     const name = change.slice(0, cut);
+    if (name === 'fins.setup') {
+      changed = structuredClone(withSetup(checked(changed), setupNamed(change.slice(cut + 1))));
+      continue;
+    }
     setOne(changed, SHORT[name] ?? name, change.slice(cut + 1), name in SHORT ? 'in' : 'mm');
   }
+  return checked(changed);
+}
+
+/** A setup is its boxes too: they go with it. */
+function setupNamed(text: string): FinSetup {
+  const setup = FIN_SETUPS.find((known) => known === text.trim());
+  if (setup) return setup;
+  throw new Told(`There is no setup “${text}”; there are ${FIN_SETUPS.join(', ')}.`);
+}
+
+function checked(changed: unknown): Board {
   const opened = boardFrom(changed);
   if (opened.ok) return opened.board;
   throw new Told(

@@ -10,11 +10,22 @@ export {
   type Answer,
   type BoardRecord,
   boardRecordSchema,
+  MOST_RIDES,
   type Order,
   type Ride,
   type Shaped,
 } from './record/record.ts';
 export { madeFor, type MadeFor, massOn } from './record/riderHistory.ts';
+export { understood, writtenOver } from './document/kept.ts';
+export {
+  LENGTH_STYLES,
+  type Paper,
+  PAPERS,
+  type Settings,
+  settingsFrom,
+  settingsSchema,
+  USUAL_SETTINGS,
+} from './record/settings.ts';
 export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
 export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
 export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
@@ -117,14 +128,14 @@ export {
   withNose,
   withTail,
 } from './edit/size.ts';
-export { BOTTOM_PRESETS, withBottomPreset, withLayerDepth } from './bottom/presets.ts';
+export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './bottom/presets.ts';
 export { type FinSpot, finSpots } from './fins/spots.ts';
 export { fairnessTones } from './curve/sideLight.ts';
 export { ALSO_SERVES, FIN_TEMPLATES, finBoxes, SETUP_WORDS, withSetup } from './fins/placement.ts';
 export { finFaces, nacaHalfThickness } from './fins/finFoil.ts';
 export { finArea_mm2, finChord, finMesh, finNumbers, finPlan } from './fins/finShape.ts';
 export { placedFins } from './fins/placed.ts';
-export { type FinTrouble, finTroubles, toeLines } from './fins/checks.ts';
+export { type FinTrouble, finTroubles, setupTroubles, toeLines } from './fins/checks.ts';
 export * from './rider/rider.ts';
 export { type Brief, briefSchema } from './rider/brief.ts';
 export {
@@ -222,9 +233,13 @@ export * from './make/workingDays.ts';
 export * from './make/schedule.ts';
 export { type CostLine, type CostSheet, costSheet } from './make/cost.ts';
 export {
+  MOST_PRICE_LINES,
   type PriceLine,
+  priceLineSchema,
   type Prices,
+  pricesSchema,
   type Tolerances,
+  tolerancesSchema,
   USUAL_STAGES,
   USUAL_WORKSHOP,
   type Workshop,

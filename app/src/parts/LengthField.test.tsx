@@ -1,9 +1,13 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import type { EditResult } from '../store/shed.ts';
+import { USUAL_SETTINGS } from '@june-tide/core';
+import { type EditResult, useShed } from '../store/shed.ts';
 import { LengthField } from './LengthField.tsx';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  useShed.setState({ settings: USUAL_SETTINGS });
+});
 
 function field(answer: EditResult = { ok: true }) {
   const onChange = jest.fn<(mm: number, nudge: boolean) => EditResult>(() => answer);
@@ -130,5 +134,24 @@ describe('a length field that may be empty', () => {
     document.removeEventListener('keydown', heard);
     expect(input.value).toBe('2');
     expect(heard).not.toHaveBeenCalled();
+  });
+});
+
+describe('a length field with a range', () => {
+  it('refuses what lies outside, in the shop’s own writing, and takes its ends', () => {
+    const onChange = jest.fn<(mm: number, nudge: boolean) => EditResult>(() => ({ ok: true }));
+    useShed.setState({ settings: { ...USUAL_SETTINGS, lengthStyle: 'cm' } });
+    render(<LengthField label="Depth" value_mm={10} range_mm={[0, 40]} onChange={onChange} />);
+    const input = screen.getByLabelText<HTMLInputElement>('Depth');
+    const type = (text: string) => {
+      fireEvent.focus(input);
+      fireEvent.change(input, { target: { value: text } });
+      fireEvent.keyDown(input, { key: 'Enter' });
+    };
+    type('4.1');
+    expect(screen.getByRole('alert').textContent).toBe('From 0 cm to 4 cm.');
+    expect(onChange).not.toHaveBeenCalled();
+    type('4');
+    expect(onChange).toHaveBeenCalledWith(40, false);
   });
 });

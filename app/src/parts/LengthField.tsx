@@ -8,6 +8,8 @@ interface LengthFieldProps {
   /** Left out: nothing has been read yet. */
   value_mm: number | undefined;
   feet?: boolean;
+  /** From here to there; beyond, it is refused with both in the shop's writing. */
+  range_mm?: readonly [low_mm: number, high_mm: number];
   small?: boolean;
   disabled?: boolean;
   /** Makes the change; what it answers is shown in words. `nudge` joins a run of nudges into one step. */
@@ -16,6 +18,12 @@ interface LengthFieldProps {
   onClear?: () => void;
   onHold?: () => void;
 }
+
+/** The range a schema of a length in mm gives a field. */
+export const rangeOf = (schema: { minValue: number | null; maxValue: number | null }): readonly [number, number] => [
+  schema.minValue ?? -Infinity,
+  schema.maxValue ?? Infinity,
+];
 
 export function bareUnitOf(style: LengthStyle): BareUnit {
   return style.kind === 'cm' ? 'cm' : style.kind === 'mm' ? 'mm' : 'in';
@@ -34,6 +42,7 @@ export function LengthField({
   label,
   value_mm,
   feet = false,
+  range_mm,
   small = false,
   disabled = false,
   onChange,
@@ -63,7 +72,13 @@ export function LengthField({
     }
     return take(parsed.value, false);
   };
+  const write = (mm: number) => formatLength(mm, style, { feet });
+  const range = range_mm && rangeWords(write(0), write(range_mm[0]), write(range_mm[1]), range_mm[0] > 0);
   const take = (next_mm: number, nudge: boolean): boolean => {
+    if (range_mm && !(next_mm >= range_mm[0] && next_mm <= range_mm[1])) {
+      setError(range);
+      return false;
+    }
     const result = onChange(next_mm, nudge);
     if (result.ok) {
       setError(undefined);
@@ -84,6 +99,7 @@ export function LengthField({
       <input
         ref={input}
         aria-label={label}
+        title={range}
         aria-invalid={error !== undefined}
         className={draft === undefined ? 'covered' : ''}
         value={draft ?? plain}
@@ -141,6 +157,11 @@ export function LengthField({
       )}
     </span>
   );
+}
+
+/** A range as a sentence; a low end that is written like nothing, and is not, is said to be more than nothing. */
+function rangeWords(nothing: string, low: string, high: string, positive: boolean): string {
+  return positive && low === nothing ? `More than nothing, up to ${high}.` : `From ${low} to ${high}.`;
 }
 
 /** An issue's words as a sentence, with its limit in the shop's writing. */

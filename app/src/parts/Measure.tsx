@@ -6,6 +6,8 @@ interface MeasureProps {
   mm: number;
   feet?: boolean;
   signed?: boolean;
+  /** Another way of writing than the shop's. */
+  style?: LengthStyle;
 }
 
 export function useLengthStyle(): LengthStyle {
@@ -13,8 +15,9 @@ export function useLengthStyle(): LengthStyle {
 }
 
 /** A length in the shop's writing, its fraction built. Screen readers get the plain form. */
-export function Measure({ mm, feet = false, signed = false }: MeasureProps) {
-  const written = writeLength(mm, useLengthStyle(), { feet, signed });
+export function Measure({ mm, feet = false, signed = false, style }: MeasureProps) {
+  const shop = useLengthStyle();
+  const written = writeLength(mm, style ?? shop, { feet, signed });
   return (
     <span className="fraction">
       <span className="visually-hidden">{written.text}</span>

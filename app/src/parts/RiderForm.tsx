@@ -12,7 +12,8 @@ import {
   type Waves,
   withWeight,
 } from '@june-tide/core';
-import { useShed } from '../store/shed.ts';
+import { type EditResult, useShed } from '../store/shed.ts';
+import { today } from '../store/today.ts';
 import { bareUnitOf } from './LengthField.tsx';
 import { useLengthStyle } from './Measure.tsx';
 import { ABILITY_WORDS, FITNESS_WORDS, optionsOf, STANCE_WORDS } from './words.ts';
@@ -30,12 +31,13 @@ interface RiderValues {
   turnsBegin?: 'front' | 'both' | 'back';
   dents?: 'front' | 'even' | 'back';
   waves: Waves;
-  boards: { name?: string; litres?: number | null; good?: string; bad?: string }[];
+  boards: { name?: string; length?: string; litres?: number | null; good?: string; bad?: string }[];
 }
 
 interface RiderFormProps {
   rider?: Rider;
-  onKeep: (rider: Rider) => void;
+  /** Keeps it, or says why it cannot be kept. */
+  onKeep: (rider: Rider) => EditResult;
   onCancel?: () => void;
 }
 
@@ -50,6 +52,16 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
     return parsed.ok && !(parsed.value >= 900 && parsed.value <= 2500)
       ? { ok: false as const, code: 'height', reason: "A height such as 5'10 or 178 cm." }
       : parsed;
+  };
+  /** Nothing typed is no length, and no fault. */
+  const readBoardLength = (text: string | undefined) =>
+    text === undefined || text.trim() === '' ? undefined : parseLength(text, bareUnitOf(style));
+  const boardLength = {
+    validator: (_: unknown, text: string | undefined) => {
+      const parsed = readBoardLength(text);
+      if (!parsed || (parsed.ok && parsed.value >= 900 && parsed.value <= 4000)) return Promise.resolve();
+      return Promise.reject(new Error(parsed.ok ? "A length such as 6'2 or 188 cm." : parsed.reason));
+    },
   };
   const readable = (read: (text: string) => { ok: true } | { ok: false; reason: string }) => ({
     validator: (_: unknown, text: string | undefined) => {
@@ -68,7 +80,13 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
         stance: rider.stance,
         fitness: rider.fitness,
         waves: rider.waves,
-        boards: rider.boards.map(({ name, litres_L, good, bad }) => ({ name, litres: litres_L ?? null, good, bad })),
+        boards: rider.boards.map(({ name, length_mm, litres_L, good, bad }) => ({
+          name,
+          length: length_mm === undefined ? '' : formatLength(length_mm, style, { feet: true }),
+          litres: litres_L ?? null,
+          good,
+          bad,
+        })),
       }
     : {
         ability: 'intermediate',
@@ -101,12 +119,26 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
       fitness: values.fitness,
       stance,
       waves: values.waves,
-      boards: (values.boards ?? []).flatMap(({ name = '', litres, good = '', bad = '' }) =>
-        name.trim() === '' ? [] : [{ name, good, bad, ...(typeof litres === 'number' ? { litres_L: litres } : {}) }],
-      ),
+      boards: (values.boards ?? []).flatMap(({ name = '', length, litres, good = '', bad = '' }, i) => {
+        if (name.trim() === '') return [];
+        const read = readBoardLength(length);
+        const before = rider?.boards.find((board) => board.name === name);
+        const untouchedLength = before && length === initial.boards?.[i]?.length && before.length_mm !== undefined;
+        const length_mm = untouchedLength ? before.length_mm : read?.ok ? read.value : undefined;
+        return [
+          {
+            name,
+            good,
+            bad,
+            ...(length_mm === undefined ? {} : { length_mm }),
+            ...(typeof litres === 'number' ? { litres_L: litres } : {}),
+          },
+        ];
+      }),
     });
     if (parsed.success) {
-      onKeep(untouched ? parsed.data : withWeight(parsed.data, new Date().toISOString().slice(0, 10), mass_kg));
+      const kept = onKeep(untouched ? parsed.data : withWeight(parsed.data, today(), mass_kg));
+      if (!kept.ok) form.setFields([{ name: 'mass', errors: kept.issues.map(({ words }) => words) }]);
     } else form.setFields([{ name: 'mass', errors: ['These numbers do not fit a rider; check weight and age.'] }]);
   };
 
@@ -188,6 +220,9 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
               <div key={key} className="ridden">
                 <Form.Item name={[name, 'name']} style={{ marginBottom: 4, flex: 2 }}>
                   <Input aria-label={`Board ${name + 1}`} placeholder="A board they ride" maxLength={80} />
+                </Form.Item>
+                <Form.Item name={[name, 'length']} rules={[boardLength]} style={{ marginBottom: 4, flex: 1 }}>
+                  <Input aria-label={`Length of board ${name + 1}`} placeholder="length" autoComplete="off" />
                 </Form.Item>
                 <Form.Item name={[name, 'litres']} style={{ marginBottom: 4, flex: 1 }}>
                   <InputNumber

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useRef } from 'react';
-import { keepShelf, useShed } from '../store/shed.ts';
+import { replaceShelf, useShed } from '../store/shed.ts';
 import { saveFile } from './saveFile.ts';
 import { useDone } from './useDone.tsx';
 
@@ -17,9 +17,9 @@ export function ShelfFiles() {
       refuse(`${file.name}: ${read.reason}. The shelf is as it was.`);
       return;
     }
-    const before = shelf;
-    keepShelf(read.shelf);
-    say({ words: `${read.shelf.length} blanks on the shelf.`, back: () => keepShelf(before) });
+    const put = replaceShelf(read.shelf);
+    if (put.ok) say({ words: `${read.shelf.length} blanks on the shelf.`, back: put.back });
+    else refuse(`${file.name}: ${put.issues[0].words}. The shelf is as it was.`);
   };
   return (
     <>

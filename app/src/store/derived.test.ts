@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { type BoardRecord, modelNamed, type Rider, USUAL_SCHOOLS, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
-import { USUAL_SETTINGS } from './db.ts';
+import { USUAL_SETTINGS } from '@june-tide/core';
 import {
   caseFor,
   factsFor,
@@ -8,6 +8,7 @@ import {
   laminatedFor,
   lastBoardOf,
   lastRecord,
+  shapeFor,
   sizesFor,
   standingOf,
   takenFor,
@@ -152,5 +153,50 @@ describe('an order in the making', () => {
       laminatedFor(record('a', 'Slack Water', '11-01'), shelf, workshop),
     );
     expect(usual.ok && own.ok && own.laminate.mass_kg > usual.laminate.mass_kg).toBe(true);
+  });
+});
+
+describe('the shape of a board that is dragged', () => {
+  const board = modelNamed('Slack Water')!;
+  const wider = (from: typeof board, i: number) => ({
+    ...from,
+    outline: { ...from.outline, width_mm: from.outline.width_mm + i / 8 },
+  });
+
+  it('keeps rocker and foil through every frame, with a rider, a last board and another laid over', () => {
+    const ours = record('ours', 'Slack Water', '11-01');
+    const older = record('older', 'Tin Roof', '02-01');
+    const shop = { records: shed(ours, older), riders: { maren: rider }, settings: USUAL_SETTINGS };
+    const first = shapeFor(board, 'ours');
+    let kept = 0;
+    for (let i = 1; i <= 40; i++) {
+      const frame = { ...ours, board: wider(board, i) };
+      const shape = shapeFor(frame.board, 'ours');
+      const judged = caseFor(frame, shop, undefined, { board: modelNamed('Gannet')!, name: 'Gannet 2' });
+      expect(judged.facts.shape).toBe(shape);
+      if (shape.rocker === first.rocker && shape.foil === first.foil) kept += 1;
+    }
+    expect(kept).toBe(40);
+  });
+
+  it('is not taken from another board’s, and is made once', () => {
+    const gannet = shapeFor(modelNamed('Gannet')!, 'other');
+    const ours = shapeFor(wider(board, 99), 'ours');
+    expect(ours.rocker).not.toBe(gannet.rocker);
+    expect(shapeFor(ours.board, 'ours')).toBe(ours);
+    expect(shapeFor(ours.board)).toBe(ours);
+  });
+});
+
+describe('a board nobody measured', () => {
+  it('has no length made up for it', () => {
+    const told = { ...rider, boards: [{ name: 'Old pintail', litres_L: 36, good: '', bad: '' }] };
+    const ours = record('ours', 'Slack Water', '11-01');
+    expect(lastBoardOf(ours, { records: shed(ours), riders: { maren: told } })).toEqual({
+      name: 'Old pintail',
+      litres_L: 36,
+    });
+    const measured = { ...told, boards: [{ ...told.boards[0], length_mm: 2000 }] };
+    expect(lastBoardOf(ours, { records: shed(ours), riders: { maren: measured } })?.length_mm).toBe(2000);
   });
 });

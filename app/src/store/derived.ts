@@ -16,6 +16,7 @@ import {
   type Measures,
   type Pace,
   type Rider,
+  type Settings,
   type Shape,
   type Sized,
   sizedBySchools,
@@ -28,25 +29,32 @@ import {
   type Writer,
   writerOf,
 } from '@june-tide/core';
-import type { Settings } from './db.ts';
+import { entryOf } from './shedState.ts';
 
 const shapes = new WeakMap<Board, Shape>();
 const measured = new WeakMap<Shape, Measures>();
-let latest: Shape | undefined;
+/** The last shape made of each thing that is being changed, the latest last. */
+const latest = new Map<string, Shape>();
+const MOST_LATEST = 24;
 
-/** The sprung shape of a board, made once; curves that did not change are taken from the last one made. */
-export function shapeFor(board: Board): Shape {
-  let shape = shapes.get(board);
-  if (!shape) {
-    shape = shapeOf(board, latest);
-    shapes.set(board, shape);
+/**
+ * The sprung shape of a board, made once. `of` names what it is a state of (a record's id): curves that did not change are
+ * taken from the last state of the same thing, whatever else was drawn in between.
+ */
+export function shapeFor(board: Board, of?: string): Shape {
+  const shape = shapes.get(board) ?? shapeOf(board, of === undefined ? undefined : latest.get(of));
+  shapes.set(board, shape);
+  if (of !== undefined) {
+    latest.delete(of);
+    latest.set(of, shape);
+    const [oldest] = latest.keys();
+    if (latest.size > MOST_LATEST && oldest !== undefined) latest.delete(oldest);
   }
-  latest = shape;
   return shape;
 }
 
-export function measuresFor(board: Board): Measures {
-  const shape = shapeFor(board);
+export function measuresFor(board: Board, of?: string): Measures {
+  const shape = shapeFor(board, of);
   let numbers = measured.get(shape);
   if (!numbers) {
     numbers = measure(shape);
@@ -71,8 +79,8 @@ export function styleOf(settings: Settings): LengthStyle {
 /** Facts of one shape, made once for each height of rider. */
 const facts = new WeakMap<Shape, Map<number | undefined, Facts>>();
 
-export function factsFor(board: Board, height_mm?: number): Facts {
-  const shape = shapeFor(board);
+export function factsFor(board: Board, height_mm?: number, of?: string): Facts {
+  const shape = shapeFor(board, of);
   const known = facts.get(shape) ?? new Map<number | undefined, Facts>();
   facts.set(shape, known);
   let made = known.get(height_mm);
@@ -96,13 +104,13 @@ export function wavesOf(record: BoardRecord, riders: Shop['riders']): Waves | un
 }
 
 export function riderOf(record: BoardRecord, riders: Shop['riders']): Rider | undefined {
-  return record.riderId === null ? undefined : riders[record.riderId];
+  return entryOf(riders, record.riderId);
 }
 
 /** The board on the rack an order is judged against: the one its brief names, or else the rider’s latest other one, of the same family first. */
 export function lastRecord(record: BoardRecord, records: Shop['records']): BoardRecord | undefined {
   const named = record.brief?.againstId;
-  if (named !== undefined) return records[named];
+  if (named !== undefined) return entryOf(records, named);
   if (record.riderId === null) return undefined;
   const ofFamily = (other: BoardRecord) => other.board.family === record.board.family;
   const [latest] = Object.values(records)
@@ -128,7 +136,11 @@ export function lastBoardOf(
   }
   const told = riderOf(record, riders)?.boards[0];
   if (!told?.litres_L) return undefined;
-  return { name: told.name, length_mm: told.length_mm ?? 1830, litres_L: told.litres_L };
+  return {
+    name: told.name,
+    litres_L: told.litres_L,
+    ...(told.length_mm === undefined ? {} : { length_mm: told.length_mm }),
+  };
 }
 
 /** Litres for an order by all three schools, the shop’s own first; empty without a rider. */
@@ -151,7 +163,7 @@ export function caseFor(
   const last = lastRecord(record, shop.records);
   const against = over ?? (last && { board: last.board, name: `${last.board.name} ${last.number}` });
   return {
-    facts: factsFor(record.board, rider?.height_mm),
+    facts: factsFor(record.board, rider?.height_mm, record.id),
     rider,
     waves: wavesOf(record, shop.riders),
     last: against && { facts: factsFor(against.board, rider?.height_mm), name: against.name },

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { boardRecordSchema, modelNamed } from '@june-tide/core';
 import { db } from './db.ts';
+import { today } from './today.ts';
 import {
   addBoard,
   changeWorkshop,
@@ -24,7 +25,7 @@ const widen = (id: string, width_mm: number) =>
 
 beforeEach(async () => {
   await settle();
-  await Promise.all([db.boards.clear(), db.riders.clear(), db.settings.clear()]);
+  await Promise.all([db.boards.clear(), db.riders.clear(), db.settings.clear(), db.blanks.clear()]);
   await loadShed();
 });
 
@@ -75,16 +76,18 @@ describe('the shed', () => {
     const id = addBoard(model, null);
     const back = removeBoard(id);
     await settle();
-    expect(await db.boards.get(id)).toBeUndefined();
+    expect(useShed.getState().records[id]).toBeUndefined();
+    expect((await db.boards.get(id))?.binnedAt).toBeDefined();
     back();
     await settle();
-    expect(await db.boards.get(id)).toBeDefined();
+    expect(useShed.getState().records[id]).toBeDefined();
+    expect((await db.boards.get(id))?.binnedAt).toBeUndefined();
   });
 
   it('leaves a record that it cannot read where it is, and counts it', async () => {
     await db.boards.put({ id: 'odd', number: 1 } as never);
     await loadShed();
-    expect(useShed.getState().unreadable).toBe(1);
+    expect(useShed.getState().unreadable.boards).toBe(1);
     expect(await db.boards.get('odd')).toBeDefined();
   });
 
@@ -132,7 +135,7 @@ describe('the line', () => {
   it('has demo orders that are due after today', () => {
     const due = Object.values(useShed.getState().records).flatMap(({ order, brief }) => (order ? [brief?.dueOn] : []));
     expect(due.length).toBeGreaterThanOrEqual(3);
-    for (const day of due) expect(day! > new Date().toISOString().slice(0, 10)).toBe(true);
+    for (const day of due) expect(day! > today()).toBe(true);
   });
 });
 

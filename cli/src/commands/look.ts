@@ -11,6 +11,8 @@ import {
   hollowsOf,
   leverWords,
   measure,
+  setupTroubles,
+  styleApart,
   type MeasureKey,
   MEASURES,
   models,
@@ -127,6 +129,7 @@ export const validate: Command = async ([file], values, console) => {
     curves: curveTroubles(shape),
     hollows: hollowsOf(shape),
     fins: finTroubles(shape),
+    setup: setupTroubles(board.fins),
   };
   if (values.json) {
     console.out(JSON.stringify(found, null, 2));
@@ -143,10 +146,11 @@ export const validate: Command = async ([file], values, console) => {
       (h) =>
         `${h.curve}: hollow from ${formatLength(h.from_mm, style)} to ${formatLength(h.to_mm, style)} from the tail`,
     ),
-    ...found.fins.map(
-      (f) =>
-        `fins: ${f.words} (box ${f.box + 1}: ${formatLength(f.has_mm, style)}, wants ${formatLength(f.needs_mm, style)})`,
-    ),
+    ...found.setup,
+    ...found.fins.map(({ words, box, has_mm, needs_mm }) => {
+      const apart = styleApart(has_mm, needs_mm, style);
+      return `fins: ${words} (box ${box + 1}: ${formatLength(has_mm, apart)}, wants ${formatLength(needs_mm, apart)})`;
+    }),
   ];
   console.out(
     lines.length === 0

@@ -4,7 +4,7 @@ import { anchorsOf } from '../board/station.ts';
 import { sectionAt, shapeOf } from '../board/shape.ts';
 import { modelNamed } from '../models/models.ts';
 import { blendedBottom, bottomAcross, bottomHeight, channelCorners, edgeSlope } from './bottom.ts';
-import { BOTTOM_PRESETS, withBottomPreset, withLayerDepth } from './presets.ts';
+import { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './presets.ts';
 
 const anchors = anchorsOf({ length_mm: 1800, outline: { widePoint_mm: 0 } });
 
@@ -132,5 +132,20 @@ describe('contours along the board', () => {
       });
     }
     expect(() => withBottomPreset(board, 'spoon')).toThrow(/there is no bottom/);
+  });
+});
+
+describe('the name of a usual bottom', () => {
+  it('is the bottom’s until a depth, a width or a switch is changed', () => {
+    const board = modelNamed('Slack Water')!;
+    for (const name of Object.keys(BOTTOM_PRESETS)) {
+      const preset = withBottomPreset(board, name);
+      expect(bottomPresetOf(preset.bottom.layers)).toBe(name);
+      if (preset.bottom.layers.length === 0) continue;
+      expect(bottomPresetOf(withLayerDepth(preset, 0, 3.1).bottom.layers)).toBeUndefined();
+      const [first, ...rest] = preset.bottom.layers;
+      expect(bottomPresetOf([{ ...first, width: 0.31 }, ...rest])).toBeUndefined();
+      expect(bottomPresetOf([{ ...first, off: true }, ...rest])).toBeUndefined();
+    }
   });
 });

@@ -90,6 +90,12 @@ export function withBottomPreset(board: Board, name: string): Board {
   return { ...board, bottom: { layers: preset.layers() } };
 }
 
+/** The preset a bottom still is; undefined once anything of it was changed by hand. */
+export function bottomPresetOf(layers: readonly BottomLayer[]): string | undefined {
+  const written = JSON.stringify(layers);
+  return Object.keys(BOTTOM_PRESETS).find((name) => JSON.stringify(BOTTOM_PRESETS[name]?.layers()) === written);
+}
+
 /** Makes one layer so deep at its deepest, in the same proportions along the board. */
 export function withLayerDepth(board: Board, index: number, depth_mm: number): Board {
   const layer = board.bottom.layers[index];

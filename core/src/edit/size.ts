@@ -1,4 +1,5 @@
 import { type Board, type Mark, type TailKind } from '../board/document.ts';
+import { clearOfCut } from '../fins/placement.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { measure } from '../measure/measure.ts';
 import { shapeOf } from '../board/shape.ts';
@@ -87,17 +88,20 @@ const FIRST_DEPTH_mm: Readonly<Partial<Record<TailKind, number>>> = {
   sixCorner: 60,
 };
 
-/** Another tail on the same outline. Holds every mark; the block stays where both tails have one. */
+/**
+ * Another tail on the same outline. Holds every mark; the block stays where both tails have one. A centre box that would
+ * stand in the cut of the new tail moves forward to its edge.
+ */
 export function withTail(board: Board, kind: TailKind): Board {
   const { tail, width_mm } = board.outline;
   const block_mm =
     hasBlock(kind) && tail.block_mm < LEAST_BLOCK_mm
       ? Math.min(FIRST_BLOCK_mm[kind] ?? OTHER_BLOCK_mm, 0.5 * width_mm)
       : tail.block_mm;
-  return {
+  return clearOfCut({
     ...board,
     outline: { ...board.outline, tail: { kind, block_mm, depth_mm: FIRST_DEPTH_mm[kind] ?? tail.depth_mm } },
-  };
+  });
 }
 
 /** The usual tip curve of a pointed nose: 40 degrees, the fairest over five boards. */

@@ -1,8 +1,10 @@
+import type { FinsDocument } from '../board/document.ts';
 import type { Shape } from '../board/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt, notchHalfBreadthAt } from '../outline/outline.ts';
 import { sectionAt } from '../board/shape.ts';
 import { deckHeightAt, undersideHeightAt } from '../section/heights.ts';
+import { EDGE_CLEAR_mm, rolesOf, SETUP_WORDS } from './placement.ts';
 import { type FinSpot, finSpots } from './spots.ts';
 
 /** One thing wrong with where a box sits. */
@@ -18,8 +20,6 @@ export interface FinTrouble {
 
 /** So much foam a box wants over it: a full-depth box on the stringer, a shallow one at the rail. Common practice, from memory. */
 export const BOX_DEPTH_mm = { centre: 19, pair: 13 } as const;
-/** Board left between the base and the rail, or a notch. Common practice, from memory. */
-const EDGE_CLEAR_mm = 12;
 const BOXES_CLEAR_mm = 10;
 
 /** Everything about the boxes that the foam would refuse. Wings count: it is the finished plan that must hold the base. */
@@ -100,6 +100,13 @@ function placeTroubles(shape: Shape, spot: FinSpot, box: number): FinTrouble[] {
     });
   }
   return troubles;
+}
+
+/** Boxes a setup does not have, or lacks, in words: a document that says quad and holds a centre box is neither. */
+export function setupTroubles({ setup, boxes }: FinsDocument): string[] {
+  const named = (roles: readonly string[]) => (roles.length === 0 ? 'none' : [...roles].sort().join(', '));
+  const [wanted, held] = [named(rolesOf(setup)), named(boxes.map(({ role }) => role))];
+  return wanted === held ? [] : [`fins: a ${SETUP_WORDS[setup]} has boxes ${wanted}; this board has ${held}`];
 }
 
 /** Foam from bottom to deck at a place on the plan, mm; the stringer's when the place is off the section. */

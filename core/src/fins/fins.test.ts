@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import { FIN_SETUPS, type FinSetup } from '../board/document.ts';
+import { type Board, FIN_SETUPS, type FinSetup } from '../board/document.ts';
 import { shapeOf } from '../board/shape.ts';
 import { models, modelNamed } from '../models/models.ts';
 import { meshVolume_mm3 } from '../solid/mesh.ts';
 import { meshFaults } from '../testing/validateMesh.ts';
-import { finTroubles, toeLines } from './checks.ts';
+import { withTail } from '../edit/size.ts';
+import { finTroubles, setupTroubles, toeLines } from './checks.ts';
 import { finFaces, nacaHalfThickness } from './finFoil.ts';
 import { finArea_mm2, finMesh, finNumbers, finPlan } from './finShape.ts';
 import { ALSO_SERVES, FIN_TEMPLATES, finBoxes, withSetup } from './placement.ts';
@@ -148,6 +149,51 @@ describe('placement', () => {
       expect(five.fins.boxes.find((b) => b.role === role)).toEqual(was);
     }
     expect(ALSO_SERVES[five.fins.setup as FinSetup]).toEqual(['thruster', 'quad', 'twin', 'twinTrailer']);
+  });
+});
+
+describe('a centre box and the cut of a tail', () => {
+  const centreOf = (board: Board) => board.fins.boxes.find(({ role }) => role === 'centre')!;
+  const thruster = modelNamed('Slack Water')!;
+
+  it('moves forward just as far as a swallow asks, 12 mm clear of the crotch, and nothing else moves', () => {
+    const swallow = withTail(thruster, 'swallow');
+    expect(swallow.outline.tail.depth_mm).toBe(90);
+    expect(centreOf(swallow).trailingEdge_mm).toBe(90 + 12);
+    expect(swallow.fins.boxes.filter(({ role }) => role === 'front')).toEqual(
+      thruster.fins.boxes.filter(({ role }) => role === 'front'),
+    );
+    expect(finTroubles(shapeOf(swallow)).map(({ code }) => code)).not.toContain('inNotch');
+  });
+
+  it('stays where it is on a tail without a cut, and where it was clear already', () => {
+    expect(withTail(thruster, 'round').fins).toEqual(thruster.fins);
+    const boxes = thruster.fins.boxes.map((box) => ({ ...box, trailingEdge_mm: box.trailingEdge_mm + 60 }));
+    const ahead = { ...thruster, fins: { ...thruster.fins, boxes } };
+    expect(withTail(ahead, 'swallow').fins).toEqual(ahead.fins);
+  });
+
+  it('is clear when a trailer comes to a deep crotch', () => {
+    const kettle = modelNamed('Kettle')!;
+    const trailer = withSetup(kettle, 'twinTrailer');
+    expect(centreOf(trailer).trailingEdge_mm).toBeGreaterThanOrEqual(kettle.outline.tail.depth_mm + 12);
+    expect(finTroubles(shapeOf(trailer)).map(({ code }) => code)).not.toContain('inNotch');
+  });
+});
+
+describe('boxes and the name of their setup', () => {
+  it('agree on every model and in every setup, and are named where they do not', () => {
+    for (const board of models()) {
+      expect(setupTroubles(board.fins)).toEqual([]);
+      for (const setup of FIN_SETUPS) expect(setupTroubles(withSetup(board, setup).fins)).toEqual([]);
+    }
+    const { boxes } = modelNamed('Slack Water')!.fins;
+    expect(setupTroubles({ setup: 'quad', boxes })).toEqual([
+      'fins: a quad has boxes front, rear; this board has centre, front',
+    ]);
+    expect(setupTroubles({ setup: 'single', boxes: [] })).toEqual([
+      'fins: a single has boxes centre; this board has none',
+    ]);
   });
 });
 

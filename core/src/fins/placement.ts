@@ -1,5 +1,9 @@
 import type { Board, Family, FinBox, FinSetup, FinsDocument, FinTemplate } from '../board/document.ts';
+import { tailEnd } from '../outline/tails.ts';
 import { INCH_mm } from '../units/length.ts';
+
+/** Board left between the base and the rail, or a notch. Common practice, from memory. */
+export const EDGE_CLEAR_mm = 12;
 
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 const inch = (value: number) => value * INCH_mm;
@@ -158,7 +162,24 @@ export function withSetup(board: Board, setup: FinSetup): Board {
     const before = board.fins.boxes.find((old) => old.role === box.role);
     return before && alike(before.template, box.template) ? before : box;
   });
-  return { ...board, fins: { setup, boxes: kept } };
+  return clearOfCut({ ...board, fins: { setup, boxes: kept } });
+}
+
+/** Which boxes a setup has, by their roles. */
+export const rolesOf = (setup: FinSetup): FinBox['role'][] =>
+  finBoxes(setup, 'shortboard', inch(72)).boxes.map(({ role }) => role);
+
+/** The board with its centre box moved forward just as far as the cut of its tail asks; the same board where it is clear. */
+export function clearOfCut(board: Board): Board {
+  const { notch_mm } = tailEnd(board.outline.tail);
+  if (notch_mm === 0) return board;
+  const clear_mm = notch_mm + EDGE_CLEAR_mm;
+  const { boxes } = board.fins;
+  if (!boxes.some(({ role, trailingEdge_mm }) => role === 'centre' && trailingEdge_mm < clear_mm)) return board;
+  const moved = boxes.map((box) =>
+    box.role === 'centre' ? { ...box, trailingEdge_mm: Math.max(box.trailingEdge_mm, clear_mm) } : box,
+  );
+  return { ...board, fins: { ...board.fins, boxes: moved } };
 }
 
 /** Can one fin stand in for another? Bases within a quarter, depths within a third. */

@@ -138,6 +138,16 @@ describe('levers', () => {
   });
 });
 
+describe('a lever pushed a lot', () => {
+  it('takes no step where the board has nothing it holds on to: a wing on a board without one, raised or set back', () => {
+    expect(slack.outline.wings).toEqual([]);
+    for (const id of ['wingDepth', 'wingForward', 'wingRaise'] as const) {
+      expect(pushedFar(slack, id, 1, 8)).toEqual({ board: slack, steps: 0 });
+    }
+    expect(pushedFar(slack, 'thickness', 1, 2).steps).toBe(2);
+  });
+});
+
 describe('docs/judgement.md', () => {
   it('says what the rules are now', () => {
     const path = join(import.meta.dirname, '..', '..', '..', 'docs', 'judgement.md');

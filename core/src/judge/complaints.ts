@@ -276,13 +276,14 @@ const buildable = (board: Board): boolean => boardSchema.safeParse(board).succes
 
 /**
  * A lever pushed as far as it goes: so many first steps, or the last board that can be built on the way.
- * @returns the board and how many steps were taken.
+ * @returns the board and how many steps were taken: none where the lever has nothing to hold on, or is at its end already.
  */
 export function pushedFar(board: Board, id: LeverId, way: 1 | -1, steps: number): { board: Board; steps: number } {
   const { move } = lever(id);
   for (let n = steps; n >= 1; n--) {
     const pushed = move(board, way * n);
-    if (buildable(pushed)) return { board: pushed, steps: n };
+    if (!buildable(pushed)) continue;
+    return same(pushed, board) ? { board, steps: 0 } : { board: pushed, steps: n };
   }
   return { board, steps: 0 };
 }

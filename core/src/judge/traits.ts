@@ -1,4 +1,4 @@
-import { INCH_mm } from '../units/length.ts';
+import { formatArea, type LengthStyle } from '../units/format.ts';
 import type { Facts } from './facts.ts';
 
 /**
@@ -217,13 +217,13 @@ export function compareTraits(ours: Facts, theirs: Facts): TraitComparison[] {
   });
 }
 
-/** A measure behind a trait, written: lengths in mm are left to the shop's writer. */
-export function traitNumber(value: number, unit: Exclude<Term['unit'], 'mm'>): string {
+/** A measure behind a trait, written in the shop's way; lengths are left to what draws their fractions. */
+export function traitNumber(value: number, unit: Exclude<Term['unit'], 'mm'>, style: LengthStyle): string {
   switch (unit) {
     case 'L':
       return `${value.toFixed(1)} L`;
     case 'm2':
-      return `${((value * 1e6) / (INCH_mm * INCH_mm)).toFixed(0)} sq in`;
+      return formatArea(value * 1e6, style);
     case 'share':
       return value.toFixed(3);
     case 'rad':

@@ -158,3 +158,46 @@ describe('the hours of a week', () => {
     ]);
   });
 });
+
+describe('working days between two days', () => {
+  const slowly = (from: string, to: string, time: typeof pace): number => {
+    let count = 0;
+    for (let day = from; day < to; day = dayAfter(day, 1)) if (isWorkday(day, time)) count++;
+    return count;
+  };
+
+  it('are those counted one by one, in any week and with any days shut', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: 0, max: 400 }),
+        fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1 }),
+        fc.array(fc.integer({ min: -10, max: 1300 }), { maxLength: 8 }),
+        (start, length, weekdays, shut) => {
+          const from = dayAfter('2026-01-01', start);
+          const to = dayAfter(from, length);
+          const closed = shut.map((day) => dayAfter('2026-01-01', day));
+          const time = { ...pace, weekdays, closed: [...closed, ...closed] };
+          expect(workdaysBetween(from, to, time)).toBe(slowly(from, to, time));
+          expect(workdaysBetween(to, from, time) + slowly(from, to, time)).toBe(0);
+        },
+      ),
+      { seed: 13, numRuns: 300 },
+    );
+  });
+
+  it('are counted over centuries as readily: 2,023 weeks of five days in each direction', () => {
+    // 2026-11-23 is a Monday; 2023 whole weeks later is one too.
+    const far = dayAfter('2026-11-23', 7 * 2023);
+    expect(workdaysBetween('2026-11-23', far, { weekdays: [1, 2, 3, 4, 5], closed: [] })).toBe(5 * 2023);
+  });
+});
+
+describe('a day a shop can write', () => {
+  it('is one of the calendar between 1970 and 2199', () => {
+    for (const day of ['1970-01-01', '2026-02-28', '2028-02-29', '2199-12-31'])
+      expect(daySchema.safeParse(day).success).toBe(true);
+    for (const day of ['0100-05-01', '1969-12-31', '2200-01-01', '2926-11-25', '9999-12-31', '2026-02-29', '26-11-25'])
+      expect(daySchema.safeParse(day).success).toBe(false);
+  });
+});

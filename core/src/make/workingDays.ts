@@ -7,10 +7,15 @@ dayjs.extend(utc);
 /** A day of the calendar, YYYY-MM-DD (ISO 8601), without a clock or a zone. */
 export type Day = string;
 
+/** Days a workshop can have to do with: before and after, a typing mistake is likelier. */
+export const FIRST_DAY: Day = '1970-01-01';
+export const LAST_DAY: Day = '2199-12-31';
+
 export const daySchema = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/)
-  .refine((text) => dayjs.utc(text).format('YYYY-MM-DD') === text, 'is no day of the calendar');
+  .refine((text) => dayjs.utc(text).format('YYYY-MM-DD') === text, 'is no day of the calendar')
+  .refine((text) => text >= FIRST_DAY && text <= LAST_DAY, `lies outside ${FIRST_DAY} to ${LAST_DAY}`);
 
 /** Monday is 1, Sunday 7, as ISO 8601 counts. */
 export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7] as const;
@@ -59,11 +64,18 @@ export function workdayFrom(day: Day, way: 1 | -1, time: WorkingTime): Day {
   throw new RangeError(`workdayFrom: no working day within ${MOST_DAYS} days of ${day}`);
 }
 
-/** Working days from one day to another, the later not counted; negative when it lies before. */
+/**
+ * Working days from one day to another, the later not counted; negative when it lies before. Whole weeks are counted at
+ * once, so that centuries cost no more than days.
+ */
 export function workdaysBetween(from: Day, to: Day, time: WorkingTime): number {
+  if (to < from) return 0 - workdaysBetween(to, from, time);
   const days = daysBetween(from, to);
-  const [first, way] = days >= 0 ? [from, 1] : [to, -1];
-  let count = 0;
-  for (let k = 0; k < Math.abs(days); k++) if (isWorkday(dayAfter(first, k), time)) count++;
-  return count * way;
+  const open = new Set(time.weekdays);
+  let count = Math.floor(days / 7) * open.size;
+  const first = weekdayOf(from);
+  for (let k = 0; k < days % 7; k++) if (open.has(((first - 1 + k) % 7) + 1)) count++;
+  const shut = new Set(time.closed);
+  for (const day of shut) if (day >= from && day < to && open.has(weekdayOf(day))) count--;
+  return count;
 }

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { understood } from '../document/kept.ts';
 import { INCH_mm } from '../units/length.ts';
 import { USUAL_ALLOWANCE } from './blankFit.ts';
 import { type Cloth, CLOTH_oz, CLOTHS } from './glass.ts';
@@ -33,7 +34,7 @@ export const USUAL_STAGES = [
 const cloths = (price: (cloth: Cloth) => number) =>
   Object.fromEntries(CLOTHS.map((cloth) => [cloth, price(cloth)])) as Record<Cloth, number>;
 
-const pricesSchema = z.strictObject({
+export const pricesSchema = z.strictObject({
   /** As it is written before an amount. */
   currency: z.string().trim().max(6),
   /** A blank that has no price of its own on the shelf. */
@@ -68,16 +69,20 @@ const FIRST_PRICES: Prices = {
   roundTo: 10,
 };
 
+/** So many lines the list the customer reads can have. */
+export const MOST_PRICE_LINES = 200;
+
 /** A line of the list the customer reads. */
-const priceLineSchema = z.strictObject({
+export const priceLineSchema = z.strictObject({
   id: z.string().min(1).max(64),
-  name: z.string().trim().min(1).max(80),
+  /** A board's name and its family after it, at the longest. */
+  name: z.string().trim().min(1).max(120),
   price: money,
 });
 export type PriceLine = z.infer<typeof priceLineSchema>;
 
 /** How far a shaped board may be off its design before it is said. */
-const tolerancesSchema = z.strictObject({
+export const tolerancesSchema = z.strictObject({
   length_mm: z.number().min(0.1).max(50),
   width_mm: z.number().min(0.1).max(50),
   thickness_mm: z.number().min(0.1).max(50),
@@ -105,7 +110,7 @@ export const workshopSchema = z.strictObject({
   people: z.number().int().min(1).max(50),
   hoursADay: z.number().min(0.5).max(24),
   prices: pricesSchema,
-  priceList: z.array(priceLineSchema).max(200),
+  priceList: z.array(priceLineSchema).max(MOST_PRICE_LINES),
   tolerances: tolerancesSchema,
   glass: glassAssumptionsSchema,
   /** Foam wanted outside the board in its blank. */
@@ -134,11 +139,4 @@ export const USUAL_WORKSHOP: Workshop = {
 };
 
 /** A stored workshop, part by part: what cannot be read any more is the usual one again, the rest is kept. Never throws. */
-export function workshopFrom(stored: unknown): Workshop {
-  const raw: Record<string, unknown> = typeof stored === 'object' && stored !== null ? { ...stored } : {};
-  const entries = (Object.keys(workshopSchema.shape) as (keyof Workshop)[]).map((key) => {
-    const read = workshopSchema.shape[key].safeParse(raw[key]);
-    return [key, read.success ? read.data : USUAL_WORKSHOP[key]];
-  });
-  return workshopSchema.parse(Object.fromEntries(entries));
-}
+export const workshopFrom = (stored: unknown): Workshop => understood(workshopSchema, stored, USUAL_WORKSHOP);

@@ -32,6 +32,9 @@ const shaped = z.strictObject({
 });
 export type Shaped = z.infer<typeof shaped>;
 
+/** So many rides one board can have noted: a ride a day for more than five years. */
+export const MOST_RIDES = 2000;
+
 /** A board as the shed keeps it: the document, whose it is, and when. The rider is known only by an id. */
 export const boardRecordSchema = z.strictObject({
   id: z.string().min(1).max(64),
@@ -39,7 +42,7 @@ export const boardRecordSchema = z.strictObject({
   number: z.number().int().min(1).max(99999),
   board: boardSchema,
   riderId: z.string().max(64).nullable(),
-  rides: z.array(ride).max(500),
+  rides: z.array(ride).max(MOST_RIDES),
   /** What the order asks for. */
   brief: briefSchema.optional(),
   /** Notes answered, by the name of their rule. */
@@ -59,6 +62,8 @@ export const boardRecordSchema = z.strictObject({
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */
   archived: z.boolean().optional(),
+  /** Off the rack since then, ISO 8601 in UTC: in the bin until it is put back or thrown away. */
+  binnedAt: z.string().max(40).optional(),
   /** ISO 8601, UTC. */
   createdAt: z.string(),
   updatedAt: z.string(),

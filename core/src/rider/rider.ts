@@ -41,6 +41,9 @@ const riddenBoard = z.strictObject({
 });
 export type RiddenBoard = z.infer<typeof riddenBoard>;
 
+/** So many weighings one rider can have. */
+export const MOST_WEIGHTS = 1000;
+
 /** A rider. Private: kept apart from boards and never part of a board file. */
 export const riderSchema = z.strictObject({
   id: z.string().min(1).max(64),
@@ -50,7 +53,7 @@ export const riderSchema = z.strictObject({
   /** Weights as they were, the oldest first; dates as YYYY-MM-DD. */
   weights: z
     .array(z.strictObject({ on: z.string().max(40), mass_kg: z.number().min(20).max(250) }))
-    .max(200)
+    .max(MOST_WEIGHTS)
     .default([]),
   height_mm: z.number().min(900).max(2500),
   age: z.number().int().min(4).max(110),

@@ -1,8 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import { FAMILIES } from '../board/document.ts';
+import { boardFrom } from '../board/issues.ts';
 import { shapeOf } from '../board/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { modelNamed } from '../models/models.ts';
+import { anyBoard } from '../testing/anyBoard.ts';
+import { runs } from '../testing/runs.ts';
 import { INCH_mm } from '../units/length.ts';
 import { LITRES_PER_KG, litresFor } from './litres.ts';
 import { ABILITIES, type Rider, riderSchema, stanceFrom, type Waves, withWeight } from './rider.ts';
@@ -106,6 +110,12 @@ describe('schools of sizing', () => {
       expect(of(sizing)[0]).toBe(sizing);
       expect(of(sizing)).toHaveLength(3);
     }
+    // Nobody knows how long it was: no step from it, and none from a length made up.
+    const { length_mm: _unknown, ...told } = last;
+    const unmeasured = sizedBySchools(rider, rider.waves, 'shortboard', told, { sizing: 'stepFromLast' }, style);
+    expect(unmeasured.map((sized) => sized.school)).toEqual(['litresPerKilo', 'lengthForWave']);
+    expect(gentleQuestions(rider, 'shortboard', 20, told).map(({ id }) => id)).not.toContain('stepDown');
+    expect(gentleQuestions(rider, 'shortboard', 20, last).map(({ id }) => id)).toContain('stepDown');
     const without = sizedBySchools(rider, rider.waves, 'gun', undefined, { sizing: 'stepFromLast' }, style);
     expect(without.map((sized) => sized.school)).toEqual(['litresPerKilo', 'lengthForWave']);
   });
@@ -199,5 +209,30 @@ describe('a rider', () => {
     expect(stanceFrom('both', 'back')).toBe('back');
     expect(stanceFrom('both', 'even')).toBe('neutral');
     expect(stanceFrom('front', 'back')).toBe('unknown');
+  });
+
+  it('are there or left out, never an error, for boards drawn over the whole parameter space', () => {
+    for (const board of fc.sample(anyBoard, { seed: 20261126, numRuns: runs(50) })) {
+      const now = volume_L(shapeOf(board));
+      for (const { board: made } of equalLitreBoards(board, now)) {
+        expect(boardFrom(made).ok).toBe(true);
+        expect(Math.abs(volume_L(shapeOf(made)) - now)).toBeLessThan(0.01);
+      }
+    }
+  }, 60_000);
+
+  it('leave out the shorter one where two marks would meet on it', () => {
+    // On a 6'0 the marks are 3 in apart, one from either end; 3 in shorter they are at one station.
+    const board = modelNamed('Slack Water')!;
+    const rocker = {
+      ...board.rocker,
+      marks: [
+        { from: 'nose' as const, at_mm: 34.5 * INCH_mm, value_mm: 1 },
+        { from: 'tail' as const, at_mm: 34.5 * INCH_mm, value_mm: 1 },
+      ],
+    };
+    const crowded = { ...board, rocker };
+    expect(boardFrom(crowded).ok).toBe(true);
+    expect(equalLitreBoards(crowded, 30).map(({ name }) => name)).not.toContain('Shorter and wider');
   });
 });

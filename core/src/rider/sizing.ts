@@ -1,5 +1,6 @@
 import type { Board, Family } from '../board/document.ts';
 import { FAMILIES } from '../board/document.ts';
+import { boardFrom } from '../board/issues.ts';
 import { shapeOf } from '../board/shape.ts';
 import { scaledToLitres } from '../edit/litres.ts';
 import { stretched } from '../edit/size.ts';
@@ -14,10 +15,19 @@ import type { Rider, Waves } from './rider.ts';
 /** A board the rider comes from: a board of the rack, or what they say of one. */
 export interface LastBoard {
   name: string;
-  length_mm: number;
+  /** Left out: nobody knows how long it was, and nothing that hangs on its length is said. */
+  length_mm?: number;
   litres_L: number;
   family?: Family;
 }
+
+/** A last board whose length is known: without it there is no step from it. */
+export type MeasuredLast = LastBoard & { length_mm: number };
+
+const isMeasured = (last: LastBoard | undefined): last is MeasuredLast => last?.length_mm !== undefined;
+
+/** What a step of 6 in takes in litres from a board. */
+const stepOf = (last: MeasuredLast): number => (last.litres_L * STEP_mm) / last.length_mm;
 
 /** What a step of 6 in takes in litres: length to the first power of a board whose litres grow about as its length. */
 const STEP_mm = 6 * INCH_mm;
@@ -33,9 +43,9 @@ export interface Sized extends LitresTarget {
  * Litres by the school that steps from the last board: toward the range of the rider's ability, but never by more than a step
  * of 6 in takes in litres. Common practice: about 6 in of length at a time.
  */
-export function steppedLitres(rider: Rider, family: Family, last: LastBoard): Sized {
+export function steppedLitres(rider: Rider, family: Family, last: MeasuredLast): Sized {
   const perKilo = litresFor(rider, family);
-  const step_L = (last.litres_L * STEP_mm) / last.length_mm;
+  const step_L = stepOf(last);
   const wanted = Math.min(Math.max(last.litres_L, perKilo.low_L), perKilo.high_L);
   const target_L = Math.min(last.litres_L + step_L, Math.max(last.litres_L - step_L, wanted));
   const change = target_L - last.litres_L;
@@ -106,7 +116,7 @@ export function sizedBySchools(
 ): Sized[] {
   const all: Sized[] = [
     { ...litresFor({ ...rider, waves }, family), school: 'litresPerKilo' },
-    ...(last ? [steppedLitres({ ...rider, waves }, family, last)] : []),
+    ...(isMeasured(last) ? [steppedLitres({ ...rider, waves }, family, last)] : []),
     wavedLitres(rider, waves, family, style),
   ];
   return all.sort((a, b) => Number(b.school === schools.sizing) - Number(a.school === schools.sizing));
@@ -128,6 +138,8 @@ const SHORTER_mm = 3 * INCH_mm;
 export function equalLitreBoards(board: Board, litres_L: number): EqualBoard[] {
   const out: EqualBoard[] = [];
   const add = (name: string, trades: string, from: Board, held: Parameters<typeof scaledToLitres>[2]) => {
+    // Shorter or narrower two marks can meet, or a block outgrow its tail: then there is no such board.
+    if (!boardFrom(from).ok) return;
     const solved = scaledToLitres(from, litres_L, held);
     if (solved.ok) out.push({ name, trades, board: solved.board });
   };
@@ -269,8 +281,8 @@ export function gentleQuestions(
       ],
     });
   }
-  if (last && wish_L !== undefined) {
-    const step_L = (last.litres_L * STEP_mm) / last.length_mm;
+  if (isMeasured(last) && wish_L !== undefined) {
+    const step_L = stepOf(last);
     if (last.litres_L - wish_L > step_L) {
       questions.push({
         id: 'stepDown',

@@ -84,6 +84,24 @@ export function formatLength(value_mm: number, style: LengthStyle, options: Writ
   return writeLength(value_mm, style, options).text;
 }
 
+/** From the coarsest to the finest of each way of writing. */
+const FINER: readonly (readonly LengthStyle[])[] = [
+  [8, 16, 32, 64].map((denominator) => ({ kind: 'fraction', denominator }) as LengthStyle),
+  [
+    { kind: 'decimal', places: 2 },
+    { kind: 'decimal', places: 3 },
+  ],
+  [{ kind: 'cm' }, { kind: 'mm' }],
+];
+
+/** The shop's way of writing, or the next finer one of its kind, in which two lengths that differ do not read the same. */
+export function styleApart(a_mm: number, b_mm: number, style: LengthStyle): LengthStyle {
+  const row = FINER.find((styles) => styles.some(({ kind }) => kind === style.kind)) ?? [];
+  const from = row.findIndex((entry) => JSON.stringify(entry) === JSON.stringify(style));
+  const apart = (entry: LengthStyle) => formatLength(a_mm, entry) !== formatLength(b_mm, entry);
+  return [style, ...row.slice(from + 1)].find(apart) ?? row.at(-1) ?? style;
+}
+
 /** Litres to one place, with the unit. */
 export function formatLitres(volume_L: number, places = 1): string {
   return Number.isFinite(volume_L) ? `${volume_L.toFixed(places)} L` : '–';
@@ -92,4 +110,11 @@ export function formatLitres(volume_L: number, places = 1): string {
 /** A person's or a board's mass: 76 kg or 168 lb. */
 export function formatMass(mass_kg: number, unit: 'kg' | 'lb', places = 0): string {
   return `${(unit === 'kg' ? mass_kg : mass_kg / POUND_kg).toFixed(places)} ${unit}`;
+}
+
+/** An area as the shop writes it: square inches, or square centimetres where lengths are metric. Error: half of the last place. */
+export function formatArea(area_mm2: number, style: LengthStyle, places = 0): string {
+  if (!Number.isFinite(area_mm2)) return '–';
+  const metric = style.kind === 'cm' || style.kind === 'mm';
+  return metric ? `${(area_mm2 / 100).toFixed(places)} cm²` : `${(area_mm2 / INCH_mm ** 2).toFixed(places)} sq in`;
 }

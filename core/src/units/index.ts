@@ -1,4 +1,13 @@
 export { FOOT_mm, INCH_mm, parseLength, type BareUnit } from './length.ts';
 export { parseMass, POUND_kg } from './mass.ts';
 export { type Parsed } from './parsed.ts';
-export { formatLength, formatLitres, formatMass, writeLength, type LengthStyle, type WrittenLength } from './format.ts';
+export {
+  formatArea,
+  formatLength,
+  formatLitres,
+  formatMass,
+  styleApart,
+  writeLength,
+  type LengthStyle,
+  type WrittenLength,
+} from './format.ts';

@@ -1,11 +1,22 @@
 import { describe, expect, it } from '@jest/globals';
-import { formatLength, INCH_mm, type LengthStyle, parseLength, parseMass, POUND_kg } from './index.ts';
+import {
+  formatArea,
+  formatLength,
+  INCH_mm,
+  type LengthStyle,
+  parseLength,
+  parseMass,
+  POUND_kg,
+  styleApart,
+} from './index.ts';
 
 function mmOf(text: string, bare: 'in' | 'mm' | 'cm' = 'in'): number {
   const parsed = parseLength(text, bare);
   if (!parsed.ok) throw new Error(`${text}: ${parsed.reason}`);
   return parsed.value;
 }
+
+const sixteenth: LengthStyle = { kind: 'fraction', denominator: 16 };
 
 describe('the inch and the pound', () => {
   it('are the exact ones of NIST SP 811 (2008), appendix B.8', () => {
@@ -88,8 +99,6 @@ describe('parseLength', () => {
 });
 
 describe('formatLength', () => {
-  const sixteenth: LengthStyle = { kind: 'fraction', denominator: 16 };
-
   it.each([
     [19.875 * 25.4, {}, '19 7/8'],
     [12.7, {}, '1/2'],
@@ -122,6 +131,35 @@ describe('formatLength', () => {
         }
       }
     }
+  });
+});
+
+describe('two lengths that differ', () => {
+  it.each<[number, number, LengthStyle, string]>([
+    // 7/16 and 1/2 in differ in the shop's sixteenths already.
+    [11.1, 12.7, sixteenth, '7/16'],
+    // 12.5 and 12.7 mm both read 1/2 in sixteenths and in 32nds, 31/64 in 64ths.
+    [12.4, 12.7, sixteenth, '31/64'],
+    [12.4, 12.7, { kind: 'fraction', denominator: 8 }, '31/64'],
+    [12.6, 12.7, { kind: 'decimal', places: 2 }, '0.496'],
+    [12.5, 12.54, { kind: 'cm' }, '12.5 mm'],
+  ])('%d and %d mm do not read the same', (a, b, style, text) => {
+    const apart = styleApart(a, b, style);
+    expect(formatLength(a, apart)).toBe(text);
+  });
+
+  it('stay in the shop’s way when nothing finer tells them apart', () => {
+    expect(formatLength(12.7, styleApart(12.7, 12.7, { kind: 'mm' }))).toBe('12.7 mm');
+  });
+});
+
+describe('an area', () => {
+  it('is in square inches, 645.16 mm² each by definition, or in cm² in a metric shop', () => {
+    expect(formatArea(6451.6, sixteenth, 1)).toBe('10.0 sq in');
+    expect(formatArea(6451.6, { kind: 'decimal', places: 2 })).toBe('10 sq in');
+    expect(formatArea(6451.6, { kind: 'mm' }, 1)).toBe('64.5 cm²');
+    expect(formatArea(6451.6, { kind: 'cm' })).toBe('65 cm²');
+    expect(formatArea(NaN, { kind: 'cm' })).toBe('–');
   });
 });
 

@@ -1,10 +1,10 @@
-import { Result } from 'antd';
+import { Button, Result } from 'antd';
 import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { type Board, INCH_mm, TWELVE_mm } from '@june-tide/core';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { caseFor, measuresFor, shapeFor, sizesFor } from '../../store/derived.ts';
-import { redo, undo, useShed } from '../../store/shed.ts';
+import { entryOf, putBack, redo, undo, useShed } from '../../store/shed.ts';
 import { BayBar } from './BayBar.tsx';
 import { BayNotes } from './notes/BayNotes.tsx';
 import { useRested } from './drag.ts';
@@ -36,14 +36,15 @@ const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) 
 /** One board on the stand. */
 export function Bay() {
   const { id = '', step } = useParams();
-  const record = useShed((shed) => shed.records[id]);
+  const record = useShed((shed) => entryOf(shed.records, id));
+  const binned = useShed((shed) => entryOf(shed.bin, id) !== undefined);
   const riders = useShed((shed) => shed.riders);
   const settings = useShed((shed) => shed.settings);
   const history = useShed((shed) => shed.histories[id]);
   const [hook, setHook] = useState(20 * INCH_mm);
   const [held, hold] = useState<string>();
   const [overChoice, layOver] = useState<OverChoice>();
-  const overRecord = useShed((shed) => (overChoice ? shed.records[overChoice.id] : undefined));
+  const overRecord = useShed((shed) => entryOf(shed.records, overChoice?.id));
   const [opened, setOpened] = useState<Board>();
   const [keys, setKeys] = useState(false);
   const [inRoom, setInRoom] = useState(false);
@@ -120,9 +121,9 @@ export function Bay() {
     const shop = { records: useShed.getState().records, riders, settings };
     return {
       record,
-      shape: shapeFor(record.board),
-      measures: measuresFor(record.board),
-      rider: record.riderId === null ? undefined : riders[record.riderId],
+      shape: shapeFor(record.board, record.id),
+      measures: measuresFor(record.board, record.id),
+      rider: entryOf(riders, record.riderId),
       sizes,
       target: sizes[0],
       judgedAs: caseFor(record, shop, sizes[0], over),
@@ -146,9 +147,18 @@ export function Bay() {
       <div className="page">
         <TopBar />
         <Result
-          title="This board is not on the rack"
-          subTitle="It may have been taken off in another tab."
-          extra={<Link to="/">Back to the rack</Link>}
+          title={binned ? 'This board is in the bin' : 'This board is not on the rack'}
+          subTitle={binned ? 'It was taken off the rack; nothing of it is lost.' : 'There is no board at this address.'}
+          extra={
+            <>
+              {binned && (
+                <Button type="primary" onClick={() => putBack(id)}>
+                  Put it back on the rack
+                </Button>
+              )}{' '}
+              <Link to="/">Back to the rack</Link>
+            </>
+          }
         />
       </div>
     );

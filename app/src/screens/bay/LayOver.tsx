@@ -3,13 +3,14 @@ import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import {
   compared,
+  formatArea,
   formatLitres,
   type LeverDifference,
   type MeasureKey,
   MEASURES,
   type MeasureUnit,
 } from '@june-tide/core';
-import { Measure } from '../../parts/Measure.tsx';
+import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
 import { useBay } from './useBay.ts';
@@ -201,11 +202,12 @@ function Differences() {
 }
 
 function Value({ measure, value }: { measure: MeasureKey; value: number }) {
+  const style = useLengthStyle();
   switch (MEASURES[measure][0]) {
     case 'mm':
       return <Measure mm={value} />;
     case 'mm2':
-      return `${(value / 645.16).toFixed(0)} sq in`;
+      return formatArea(value, style);
     case 'L':
       return formatLitres(value);
     case '':

@@ -62,7 +62,7 @@ export function laidOver(record: BoardRecord, other: Board, name: string, choice
     shift_mm: shiftOf(board, other, choice.align),
     pushed: mixed && {
       ...mixed,
-      shape: shapeFor(mixed.board),
+      shape: shapeFor(mixed.board, `${record.id}:pushed`),
       shift_mm: shiftOf(board, mixed.board, choice.align),
     },
   };

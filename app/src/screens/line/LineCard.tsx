@@ -6,7 +6,7 @@ import { BoardPlan } from '../../parts/BoardPlan.tsx';
 import { dayWords, shortStanding } from '../../parts/days.ts';
 import { Measure } from '../../parts/Measure.tsx';
 import type { Done } from '../../parts/useDone.tsx';
-import { handedOver, toStage, undo, useShed } from '../../store/shed.ts';
+import { entryOf, handedOver, toStage, undo, useShed } from '../../store/shed.ts';
 import type { OnLine } from './Line.tsx';
 
 const HEIGHT = 64;
@@ -21,7 +21,7 @@ interface LineCardProps {
 export function LineCard({ board: { record, standing }, next, say }: LineCardProps) {
   const riders = useShed((shed) => shed.riders);
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: record.id });
-  const rider = record.riderId === null ? undefined : riders[record.riderId];
+  const rider = entryOf(riders, record.riderId);
   const { board } = record;
   const name = `${board.name} ${record.number}`;
   const late = (standing.inHand_days ?? 0) < 0;

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { modelNamed, USUAL_WORKSHOP } from '@june-tide/core';
 import { standingOf } from '../../store/derived.ts';
-import { USUAL_SETTINGS } from '../../store/db.ts';
+import { USUAL_SETTINGS } from '@june-tide/core';
 import { useShed } from '../../store/shed.ts';
 import { today } from '../../store/today.ts';
 import type { OnLine } from './Line.tsx';

@@ -1,6 +1,6 @@
 import { Button, Checkbox, DatePicker, Drawer, Input, InputNumber, Tag } from 'antd';
-import type { Dayjs } from 'dayjs';
-import { type Day, type Stage, USUAL_WORKSHOP, WEEKDAYS, type Workshop } from '@june-tide/core';
+import dayjs, { type Dayjs } from 'dayjs';
+import { type Day, FIRST_DAY, LAST_DAY, type Stage, USUAL_WORKSHOP, WEEKDAYS, type Workshop } from '@june-tide/core';
 import { dayWords } from '../../parts/days.ts';
 import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, useShed } from '../../store/shed.ts';
@@ -198,6 +198,8 @@ function Days({ weekdays, closed }: Pick<Workshop, 'weekdays' | 'closed'>) {
         ))}
         <DatePicker
           aria-label="One more day shut"
+          minDate={dayjs(FIRST_DAY)}
+          maxDate={dayjs(LAST_DAY)}
           size="small"
           value={null as Dayjs | null}
           placeholder="add a day"

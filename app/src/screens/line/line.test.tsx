@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { type BoardRecord, dayAfter, modelNamed, USUAL_WORKSHOP } from '@june-tide/core';
-import { USUAL_SETTINGS } from '../../store/db.ts';
+import { USUAL_SETTINGS } from '@june-tide/core';
 import { useShed } from '../../store/shed.ts';
 import { today } from '../../store/today.ts';
 import { besideColumn } from './besideColumn.ts';

@@ -17,7 +17,7 @@ import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { measuresFor } from '../../store/derived.ts';
-import { addBoard, useShed } from '../../store/shed.ts';
+import { addBoard, type ShedState, useShed } from '../../store/shed.ts';
 import { Stood } from './Stood.tsx';
 
 type Order = 'length' | 'litres' | 'rider' | 'date';
@@ -33,7 +33,9 @@ export function Rack() {
   const unreadable = useShed((shed) => shed.unreadable);
   const [find, setFind] = useState('');
   const [order, setOrder] = useState<Order>('length');
-  const [family, setFamily] = useState<Family | 'all' | 'archived'>('all');
+  const [family, setFamily] = useState<Family | 'all' | 'archived' | 'bin'>('all');
+  const bin = useShed((shed) => shed.bin);
+  const binned = Object.keys(bin).length;
   const [scrolled, setScrolled] = useState(0);
   const wall = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(wall);
@@ -56,13 +58,14 @@ export function Rack() {
       date: (a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt),
     };
     const kind = (record: BoardRecord) =>
-      family === 'archived'
+      family === 'bin' ||
+      (family === 'archived'
         ? record.archived === true
-        : record.archived !== true && (family === 'all' || record.board.family === family);
-    return Object.values(records)
+        : record.archived !== true && (family === 'all' || record.board.family === family));
+    return Object.values(family === 'bin' ? bin : records)
       .filter((record) => kind(record) && words.every((word) => text(record).includes(word)))
       .sort((a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id));
-  }, [records, riders, find, order, family]);
+  }, [records, bin, riders, find, order, family]);
 
   const longest = Math.max(2600, ...shown.map((r) => r.board.length_mm));
   const floor = height - CAPTION;
@@ -112,15 +115,16 @@ export function Rack() {
             { value: 'all', label: 'All families' },
             ...FAMILIES.map((value) => ({ value, label: FAMILY_WORDS[value].replace(/^./, (c) => c.toUpperCase()) })),
             { value: 'archived', label: 'Put away' },
+            { value: 'bin', label: binned === 0 ? 'The bin, empty' : `The bin, ${binned}` },
           ]}
         />
       </TopBar>
       <main className="rack">
         <div className="heading">
-          <h1>The rack at Skarn Point</h1>
+          <h1>{family === 'bin' ? 'The bin' : 'The rack at Skarn Point'}</h1>
           <p>
             {shown.length === 1 ? 'One board' : `${shown.length} boards`} at one true scale. Lines are feet.
-            {unreadable > 0 && ` ${unreadable} more could not be read and were left as they are.`}
+            {unreadWords(unreadable)}
           </p>
         </div>
         <div className="rack-wall" ref={wall} onScroll={(event) => setScrolled(event.currentTarget.scrollLeft)}>
@@ -161,7 +165,9 @@ export function Rack() {
           {shown.length === 0 && (
             <p className="serif" style={{ position: 'absolute', left: 84, top: 120, fontSize: 18 }}>
               {find || family !== 'all'
-                ? 'No board answers to that. Clear the search and choose all families to see the rest.'
+                ? family === 'bin' && !find
+                  ? 'The bin is empty. A board taken off the rack lies here until it is thrown away.'
+                  : 'No board answers to that. Clear the search and choose all families to see the rest.'
                 : 'The rack is empty. Start a board below, or open a board file.'}
             </p>
           )}
@@ -200,6 +206,19 @@ export function Rack() {
     </div>
   );
 }
+
+/** What the store has and this app cannot read, in words; empty when there is nothing of it. */
+function unreadWords({ boards, riders, blanks }: ShedState['unreadable']): string {
+  const parts = [
+    [boards, 'board'],
+    [riders, 'rider’s card'],
+    [blanks, 'blank'],
+  ] as const;
+  const said = parts.flatMap(([count, word]) => (count === 0 ? [] : [`${count} ${count === 1 ? word : many(word)}`]));
+  return said.length === 0 ? '' : ` Not readable here, and left as it is: ${said.join(', ')}.`;
+}
+
+const many = (word: string) => (word === 'rider’s card' ? 'riders’ cards' : `${word}s`);
 
 /** A board from the station table somebody measured: the model of that length is what the table does not say. */
 async function measuredBoard(

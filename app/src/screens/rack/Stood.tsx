@@ -7,7 +7,7 @@ import { BoardPlan } from '../../parts/BoardPlan.tsx';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
 import type { Done } from '../../parts/useDone.tsx';
 import { measuresFor } from '../../store/derived.ts';
-import { addBoard, edit, editBoard, removeBoard, undo } from '../../store/shed.ts';
+import { addBoard, edit, editBoard, putBack, removeBoard, throwAway, undo, useShed } from '../../store/shed.ts';
 
 interface StoodProps {
   record: BoardRecord;
@@ -25,9 +25,11 @@ interface StoodProps {
 export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }: StoodProps) {
   const navigate = useNavigate();
   const [naming, setNaming] = useState<string>();
+  const [throwing, setThrowing] = useState(false);
   const { board } = record;
   const litres = measuresFor(board).volume_L;
   const called = `${board.name} ${record.number}`;
+  const binned = record.binnedAt !== undefined;
   const open = () => void navigate(`/bay/${record.id}/outline`);
 
   const act: Readonly<Record<string, () => void>> = {
@@ -47,13 +49,20 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
         back: () => undo(record.id),
       });
     },
-    remove: () => onDone({ words: `${called} was taken off the rack.`, back: removeBoard(record.id) }),
+    remove: () => onDone({ words: `${called} lies in the bin.`, back: removeBoard(record.id) }),
+    putBack: () => {
+      putBack(record.id);
+      onDone({ words: `${called} stands on the rack again.`, back: () => void removeBoard(record.id) });
+    },
+    throwAway: () => setThrowing(true),
   };
   const rename = () => {
     const name = naming?.trim() ?? '';
     if (name !== '' && name.length <= 80 && name !== board.name) {
       editBoard(record.id, 'new name', (b) => ({ ...b, name }));
-      onDone({ words: `${called} is now ${name} ${record.number}.`, back: () => undo(record.id) });
+      // The number may be another's of that name already; then it has the next one.
+      const number = useShed.getState().records[record.id]?.number ?? record.number;
+      onDone({ words: `${called} is now ${name} ${number}.`, back: () => undo(record.id) });
     }
     setNaming(undefined);
   };
@@ -100,19 +109,35 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
           <Dropdown
             trigger={['click']}
             menu={{
-              items: [
-                { key: 'rename', label: 'Rename' },
-                { key: 'copy', label: 'Copy' },
-                { key: 'sizes', label: 'Its sizes' },
-                { key: 'archive', label: record.archived ? 'Back on the wall' : 'Put away' },
-                { key: 'remove', label: 'Take off the rack' },
-              ],
+              items: binned
+                ? [
+                    { key: 'putBack', label: 'Put back on the rack' },
+                    { key: 'throwAway', label: 'Throw away for good' },
+                  ]
+                : [
+                    { key: 'rename', label: 'Rename' },
+                    { key: 'copy', label: 'Copy' },
+                    { key: 'sizes', label: 'Its sizes' },
+                    { key: 'archive', label: record.archived ? 'Back on the wall' : 'Put away' },
+                    { key: 'remove', label: 'Take off the rack' },
+                  ],
               onClick: ({ key }) => act[key]?.(),
             }}
           >
             <Button type="text" size="small" aria-label={`More for ${called}`} icon={<MoreOutlined aria-hidden />} />
           </Dropdown>
         </div>
+        <Modal
+          title={`Throw ${called} away?`}
+          open={throwing}
+          okText="Throw it away"
+          okButtonProps={{ danger: true }}
+          cancelText="Keep it in the bin"
+          onOk={() => throwAway(record.id)}
+          onCancel={() => setThrowing(false)}
+        >
+          <p>{thrownWords(record)} It cannot be had back.</p>
+        </Modal>
         <Modal
           title={`Rename ${called}`}
           open={naming !== undefined}
@@ -130,6 +155,16 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
       </foreignObject>
     </g>
   );
+}
+
+/** What goes with a board that is thrown away. */
+function thrownWords({ rides, order }: BoardRecord): string {
+  const parts = [
+    'its lines',
+    ...(rides.length > 0 ? [`${rides.length} noted ${rides.length === 1 ? 'ride' : 'rides'}`] : []),
+    ...(order ? ['its order'] : []),
+  ];
+  return `With it go ${parts.join(', ')}.`;
 }
 
 function SizeBelow({ x, y, width_mm, thickness_mm }: { x: number; y: number; width_mm: number; thickness_mm: number }) {

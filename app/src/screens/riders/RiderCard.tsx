@@ -9,6 +9,7 @@ import { saveFile } from '../../parts/saveFile.ts';
 import { ABILITY_WORDS, FITNESS_WORDS, STANCE_WORDS, wavesWords } from '../../parts/words.ts';
 import { measuresFor } from '../../store/derived.ts';
 import { useShed } from '../../store/shed.ts';
+import { dayOf } from '../../store/today.ts';
 
 const WeightChart = lazy(() => import('./WeightChart.tsx'));
 /** The longest of a rider's boards stands so tall. */
@@ -25,7 +26,7 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
   const records = useShed((shed) => shed.records);
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const navigate = useNavigate();
-  const made = useMemo(() => madeFor(rider, records), [rider, records]);
+  const made = useMemo(() => madeFor(rider, records, dayOf), [rider, records]);
   const scale = STANDING / Math.max(1, ...made.map(({ record }) => record.board.length_mm));
   return (
     <>
@@ -113,7 +114,7 @@ function Made({ made: { record, before, mass_kg }, scale }: { made: MadeFor; sca
         <Link to={`/bay/${record.id}/outline`}>
           <b className="serif">{name}</b>
         </Link>{' '}
-        <span className="quiet">{dateWords(record.createdAt.slice(0, 10))}</span>
+        <span className="quiet">{dateWords(dayOf(record.createdAt))}</span>
         <br />
         <Measure mm={numbers.length_mm} feet /> × <Measure mm={numbers.width_mm} /> ×{' '}
         <Measure mm={numbers.thickness_mm} />, {formatLitres(numbers.volume_L)},{' '}
@@ -139,7 +140,7 @@ function Made({ made: { record, before, mass_kg }, scale }: { made: MadeFor; sca
             <br />
             <q className="serif">{ride.words}</q>{' '}
             <span className="quiet">
-              {ride.on}
+              {dateWords(ride.on)}
               {ride.waves && `, ${ride.waves}`}
               {record.rides.length > 1 && `, and ${record.rides.length - 1} more`}
             </span>

@@ -5,7 +5,7 @@ import { formatMass } from '@june-tide/core';
 import { RiderForm } from '../../parts/RiderForm.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
-import { keepRider, removeRider, useShed } from '../../store/shed.ts';
+import { entryOf, keepRider, removeRider, useShed } from '../../store/shed.ts';
 import { RiderCard } from './RiderCard.tsx';
 
 /** Everyone the shop makes boards for. Private: it stays in this browser. */
@@ -22,7 +22,7 @@ export function Riders() {
   const shown = Object.values(riders)
     .filter(({ name }) => name.toLowerCase().includes(words))
     .sort((a, b) => a.name.localeCompare(b.name));
-  const rider = id === undefined ? undefined : riders[id];
+  const rider = entryOf(riders, id);
   const boards = (riderId: string) => Object.values(records).filter((record) => record.riderId === riderId).length;
   return (
     <div className="page">
@@ -68,9 +68,11 @@ export function Riders() {
               key={form === 'new' ? 'new' : id}
               {...(form === 'change' && rider ? { rider } : {})}
               onKeep={(kept) => {
-                keepRider(kept);
+                const result = keepRider(kept);
+                if (!result.ok) return result;
                 setForm(undefined);
                 void navigate(`/riders/${kept.id}`);
+                return result;
               }}
               onCancel={() => setForm(undefined)}
             />

@@ -1,7 +1,7 @@
 import { Button, Drawer, Input, InputNumber, Select } from 'antd';
 import { type Blank, blankLines, blankSchema, FOAM_WORDS, FOAMS } from '@june-tide/core';
 import { LengthField } from '../../parts/LengthField.tsx';
-import { type EditResult, keepShelf, useShed } from '../../store/shed.ts';
+import { changeShelf, type EditResult } from '../../store/shed.ts';
 
 type LengthKey = {
   [K in keyof Blank]-?: K extends `${string}_mm` ? K : never;
@@ -63,9 +63,7 @@ export function BlankForm({ blank, onClose, onTakeOff }: BlankFormProps) {
         issues: [{ code: 'blank', path: issue.path.join('.'), words, ...(limit === undefined ? {} : { limit }) }],
       };
     }
-    const { shelf } = useShed.getState();
-    keepShelf(shelf.map((other) => (other.id === blank.id ? read.data : other)));
-    return { ok: true };
+    return changeShelf({ put: [read.data] });
   };
   return (
     <Drawer
@@ -135,8 +133,7 @@ export function BlankForm({ blank, onClose, onTakeOff }: BlankFormProps) {
                 return;
               }
               const { price: _off, ...rest } = blank;
-              const { shelf } = useShed.getState();
-              keepShelf(shelf.map((other) => (other.id === blank.id ? rest : other)));
+              changeShelf({ put: [rest] });
             }}
           />
         </label>

@@ -6,7 +6,7 @@ import { money } from '../../parts/money.ts';
 import { ShelfFiles } from '../../parts/ShelfFiles.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { takenFor } from '../../store/derived.ts';
-import { keepShelf, useShed } from '../../store/shed.ts';
+import { changeShelf, useShed } from '../../store/shed.ts';
 import { BlankForm } from './BlankForm.tsx';
 
 /** Every blank of the shelf: found, changed, added, taken off. */
@@ -17,7 +17,7 @@ export function Blanks() {
   const [find, setFind] = useState('');
   const [foam, setFoam] = useState<Foam | 'all'>('all');
   const [openId, setOpenId] = useState<string>();
-  const { say, holder } = useDone();
+  const { say, refuse, holder } = useDone();
   const words = find.trim().toLowerCase();
   const shown = shelf
     .filter((blank) => (foam === 'all' || blank.foam === foam) && blank.name.toLowerCase().includes(words))
@@ -28,14 +28,14 @@ export function Blanks() {
   const add = () => {
     const like = open ?? shown[0] ?? usualShelf()[4];
     const blank: Blank = { ...like, id: crypto.randomUUID(), name: `${like.name} new`.slice(0, 60), stock: 1 };
-    keepShelf([...shelf, blank]);
-    setOpenId(blank.id);
+    const added = changeShelf({ put: [blank] });
+    if (added.ok) setOpenId(blank.id);
+    else refuse(added.issues[0].words);
   };
   const takeOff = (blank: Blank) => {
-    const before = shelf;
-    keepShelf(shelf.filter(({ id }) => id !== blank.id));
+    const off = changeShelf({ gone: [blank.id] });
     setOpenId(undefined);
-    say({ words: `${blank.name} is off the shelf.`, back: () => keepShelf(before) });
+    if (off.ok) say({ words: `${blank.name} is off the shelf.`, back: off.back });
   };
 
   return (

@@ -4,10 +4,11 @@ import {
   ASSUMPTIONS,
   type AssumptionKey,
   type Tolerances,
+  tolerancesSchema,
   USUAL_ASSUMPTIONS,
   USUAL_WORKSHOP,
 } from '@june-tide/core';
-import { LengthField } from '../../parts/LengthField.tsx';
+import { LengthField, rangeOf } from '../../parts/LengthField.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, type EditResult, useShed } from '../../store/shed.ts';
 
@@ -91,13 +92,8 @@ function OwnTolerances() {
   const { tolerances } = useShed((shed) => shed.settings.workshop);
   const put =
     (key: keyof Tolerances) =>
-    (mm: number): EditResult => {
-      if (!(mm >= 0.1 && mm <= 50)) {
-        return { ok: false, issues: [{ code: 'range', path: key, words: 'a tolerance is between 0.1 and 50 mm' }] };
-      }
+    (mm: number): EditResult =>
       changeWorkshop({ tolerances: { ...tolerances, [key]: mm } });
-      return { ok: true };
-    };
   return (
     <section aria-label="Tolerances">
       <h2>How far a shaped board may be off</h2>
@@ -109,6 +105,7 @@ function OwnTolerances() {
               small
               label={`Tolerance, ${TOLERANCE_WORDS[key].toLowerCase()}`}
               value_mm={tolerances[key]}
+              range_mm={rangeOf(tolerancesSchema.shape[key])}
               onChange={put(key)}
             />
           </label>

@@ -1,8 +1,19 @@
-import { Button, Input, InputNumber } from 'antd';
-import { type Cloth, CLOTH_WORDS, CLOTHS, type Prices } from '@june-tide/core';
+import { Button, Input } from 'antd';
+import {
+  type Cloth,
+  CLOTH_WORDS,
+  CLOTHS,
+  MOST_PRICE_LINES,
+  priceLineSchema,
+  type Prices,
+  pricesSchema,
+} from '@june-tide/core';
 import { money } from '../../parts/money.ts';
+import { NumberField } from '../../parts/NumberField.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, useShed } from '../../store/shed.ts';
+
+const MONEY = pricesSchema.shape.hour;
 
 /** What things cost the shop, its hour and its margin; and the list its customers read, which says none of that. */
 export function PriceSheet() {
@@ -17,18 +28,22 @@ export function PriceSheet() {
 function OwnPrices() {
   const { prices } = useShed((shed) => shed.settings.workshop);
   const put = (change: Partial<Prices>) => changeWorkshop({ prices: { ...prices, ...change } });
-  const field = (label: string, value: number, keep: (value: number) => void, suffix?: string) => (
+  const field = (
+    label: string,
+    value: number,
+    schema: typeof MONEY,
+    keep: (value: number) => void,
+    percent = false,
+  ) => (
     <label key={label} className="price-line">
       <span>{label}</span>
-      <InputNumber
-        aria-label={label}
-        size="small"
-        min={0}
-        max={100000}
-        style={{ width: 120 }}
+      <NumberField
+        label={label}
+        width={120}
         value={value}
-        {...(suffix ? { suffix } : {})}
-        onChange={(next) => typeof next === 'number' && keep(next)}
+        schema={schema}
+        onChange={keep}
+        {...(percent ? { times: 100, suffix: '%' } : {})}
       />
     </label>
   );
@@ -47,27 +62,24 @@ function OwnPrices() {
           onChange={(event) => put({ currency: event.target.value.trim() })}
         />
       </label>
-      {field('An hour of hands', prices.hour, (hour) => put({ hour }))}
-      {field('A blank without a price of its own', prices.blank, (blank) => put({ blank }))}
+      {field('An hour of hands', prices.hour, MONEY, (hour) => put({ hour }))}
+      {field('A blank without a price of its own', prices.blank, MONEY, (blank) => put({ blank }))}
       {CLOTHS.map((cloth: Cloth) =>
-        field(`${CLOTH_WORDS[cloth]}, a metre`, prices.cloth_m[cloth], (price) =>
+        field(`${CLOTH_WORDS[cloth]}, a metre`, prices.cloth_m[cloth], MONEY, (price) =>
           put({ cloth_m: { ...prices.cloth_m, [cloth]: price } }),
         ),
       )}
-      {field('Polyester, a kilo', prices.resin_kg.polyester, (polyester) =>
+      {field('Polyester, a kilo', prices.resin_kg.polyester, MONEY, (polyester) =>
         put({ resin_kg: { ...prices.resin_kg, polyester } }),
       )}
-      {field('Epoxy, a kilo', prices.resin_kg.epoxy, (epoxy) => put({ resin_kg: { ...prices.resin_kg, epoxy } }))}
-      {field('A fin box', prices.finBox, (finBox) => put({ finBox }))}
-      {field('A leash plug', prices.plug, (plug) => put({ plug }))}
-      {field('Paper, tape, brushes, a board', prices.sundries, (sundries) => put({ sundries }))}
-      {field(
-        'Margin on the cost',
-        Math.round(prices.margin * 1000) / 10,
-        (percent) => put({ margin: Math.min(5, percent / 100) }),
-        '%',
+      {field('Epoxy, a kilo', prices.resin_kg.epoxy, MONEY, (epoxy) =>
+        put({ resin_kg: { ...prices.resin_kg, epoxy } }),
       )}
-      {field('Prices rounded up to', prices.roundTo, (roundTo) => put({ roundTo: Math.max(0.01, roundTo) }))}
+      {field('A fin box', prices.finBox, MONEY, (finBox) => put({ finBox }))}
+      {field('A leash plug', prices.plug, MONEY, (plug) => put({ plug }))}
+      {field('Paper, tape, brushes, a board', prices.sundries, MONEY, (sundries) => put({ sundries }))}
+      {field('Margin on the cost', prices.margin, pricesSchema.shape.margin, (margin) => put({ margin }), true)}
+      {field('Prices rounded up to', prices.roundTo, pricesSchema.shape.roundTo, (roundTo) => put({ roundTo }))}
     </section>
   );
 }
@@ -101,7 +113,7 @@ function CustomerList() {
                   aria-label="Name on the list"
                   className="no-print"
                   size="small"
-                  maxLength={80}
+                  maxLength={priceLineSchema.shape.name.maxLength ?? 80}
                   defaultValue={line.name}
                   onBlur={(event) => {
                     const name = event.target.value.trim();
@@ -111,15 +123,13 @@ function CustomerList() {
                 <span className="print-only">{line.name}</span>
               </td>
               <td className="num">
-                <InputNumber
-                  aria-label={`Price of ${line.name}`}
+                <NumberField
+                  label={`Price of ${line.name}`}
                   className="no-print"
-                  size="small"
-                  min={0}
-                  max={100000}
-                  style={{ width: 100 }}
+                  width={100}
                   value={line.price}
-                  onChange={(price) => typeof price === 'number' && put(line.id, { price })}
+                  schema={priceLineSchema.shape.price}
+                  onChange={(price) => put(line.id, { price })}
                 />
                 <span className="print-only">{money(line.price, prices.currency)}</span>
               </td>
@@ -147,7 +157,7 @@ function CustomerList() {
       <div className="row-of-tools no-print">
         <Button
           size="small"
-          disabled={priceList.length >= 200}
+          disabled={priceList.length >= MOST_PRICE_LINES}
           onClick={() =>
             changeWorkshop({ priceList: [...priceList, { id: crypto.randomUUID(), name: 'Gloss finish', price: 60 }] })
           }

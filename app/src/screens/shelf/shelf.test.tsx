@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { ASSUMPTIONS, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
-import { USUAL_SETTINGS } from '../../store/db.ts';
+import { USUAL_SETTINGS } from '@june-tide/core';
 import { useShed } from '../../store/shed.ts';
 import { Shelf } from './Shelf.tsx';
 
@@ -134,7 +134,7 @@ describe('the figures', () => {
     type('Tolerance, half widths', '1/8');
     expect(workshop().tolerances.width_mm).toBeCloseTo(25.4 / 8, 9);
     type('Tolerance, thickness', '0');
-    expect(screen.getByText(/between 0\.1 and 50 mm/)).toBeTruthy();
+    expect(screen.getByText('More than nothing, up to 1 15/16.')).toBeTruthy();
     expect(workshop().tolerances.thickness_mm).toBe(USUAL_WORKSHOP.tolerances.thickness_mm);
   });
 });

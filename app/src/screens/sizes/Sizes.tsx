@@ -25,12 +25,12 @@ import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { ABILITY_WORDS, optionsOf } from '../../parts/words.ts';
 import { measuresFor } from '../../store/derived.ts';
-import { addBoard, edit, type EditResult, removeBoard, useShed } from '../../store/shed.ts';
+import { addBoard, edit, type EditResult, entryOf, removeBoard, useShed } from '../../store/shed.ts';
 
 /** One model through a run of sizes, drawn side by side and written as the chart that hangs on the wall. */
 export function Sizes() {
   const { id = '' } = useParams();
-  const record = useShed((shed) => shed.records[id]);
+  const record = useShed((shed) => entryOf(shed.records, id));
   return (
     <div className="page">
       <TopBar />

@@ -16,7 +16,7 @@ import { Measure } from '../../parts/Measure.tsx';
 import { RiderForm } from '../../parts/RiderForm.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { measuresFor } from '../../store/derived.ts';
-import { addBoard, keepRider, useShed } from '../../store/shed.ts';
+import { addBoard, entryOf, keepRider, useShed } from '../../store/shed.ts';
 import { ABILITY_WORDS, STANCE_WORDS, WAVE_POWER_WORDS, WAVE_SIZE_WORDS } from '../../parts/words.ts';
 
 /** What a board can begin as: one of our models, or a board the rider has. */
@@ -55,7 +55,7 @@ export function Start() {
   const [chosen, setChosen] = useState<string>();
   const records = useShed((shed) => shed.records);
   const navigate = useNavigate();
-  const rider = riderId === undefined ? undefined : riders[riderId];
+  const rider = entryOf(riders, riderId);
   const beginnings = [...boardsOf(records, riderId), ...MODELS];
   const model = beginnings.find((beginning) => beginning.key === chosen);
   const target = rider && model && litresFor(rider, model.board.family);
@@ -70,9 +70,11 @@ export function Start() {
           {adding ? (
             <RiderForm
               onKeep={(kept) => {
-                keepRider(kept);
+                const result = keepRider(kept);
+                if (!result.ok) return result;
                 setRiderId(kept.id);
                 setAdding(false);
+                return result;
               }}
               onCancel={() => setAdding(false)}
             />

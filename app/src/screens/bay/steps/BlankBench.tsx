@@ -1,12 +1,19 @@
 import { Button, Spin } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { type Allowance, FOAM_WORDS, foamCautions, type RankedBlank, shortfallWords } from '@june-tide/core';
-import { LengthField } from '../../../parts/LengthField.tsx';
+import {
+  type Allowance,
+  FOAM_WORDS,
+  foamCautions,
+  type RankedBlank,
+  shortfallWords,
+  workshopSchema,
+} from '@june-tide/core';
+import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
 import { takenFor } from '../../../store/derived.ts';
-import { changeWorkshop, edit, type EditResult, useShed } from '../../../store/shed.ts';
+import { changeWorkshop, edit, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
@@ -130,35 +137,31 @@ export function BlankBench() {
 /** The foam wanted outside the board, and the planer's depth: the shop's own. */
 function Wanted() {
   const { allowance, planerPass_mm } = useShed((shed) => shed.settings.workshop);
-  const refused = (words: string): EditResult => ({ ok: false, issues: [{ code: 'range', path: '', words }] });
-  const allowed = (key: keyof Allowance, most: number) => (mm: number) => {
-    if (!(mm >= 0 && mm <= most)) return refused('that is no allowance for a blank');
-    changeWorkshop({ allowance: { ...allowance, [key]: mm } });
-    return { ok: true as const };
-  };
+  const { allowance: limits, planerPass_mm: pass } = workshopSchema.shape;
+  const allowed = (key: keyof Allowance, label: string) => (
+    <LengthField
+      small
+      label={label}
+      value_mm={allowance[key]}
+      range_mm={rangeOf(limits.shape[key])}
+      onChange={(mm) => changeWorkshop({ allowance: { ...allowance, [key]: mm } })}
+    />
+  );
   return (
     <div className="row-of-tools" style={{ marginTop: 0 }} role="group" aria-label="Foam wanted outside">
       <span>Outside the board: deck and bottom</span>
-      <LengthField
-        small
-        label="Over deck and bottom"
-        value_mm={allowance.surface_mm}
-        onChange={allowed('surface_mm', 50)}
-      />
+      {allowed('surface_mm', 'Over deck and bottom')}
       <span>rails</span>
-      <LengthField small label="At the rails" value_mm={allowance.width_mm} onChange={allowed('width_mm', 100)} />
+      {allowed('width_mm', 'At the rails')}
       <span>ends</span>
-      <LengthField small label="At the ends" value_mm={allowance.ends_mm} onChange={allowed('ends_mm', 200)} />
+      {allowed('ends_mm', 'At the ends')}
       <span>planer</span>
       <LengthField
         small
         label="Depth of the planer"
         value_mm={planerPass_mm}
-        onChange={(mm) => {
-          if (!(mm >= 0.2 && mm <= 12)) return refused('a planer takes between 0.2 and 12 mm');
-          changeWorkshop({ planerPass_mm: mm });
-          return { ok: true };
-        }}
+        range_mm={rangeOf(pass)}
+        onChange={(mm) => changeWorkshop({ planerPass_mm: mm })}
       />
     </div>
   );

@@ -3,6 +3,7 @@ import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import {
   BOTTOM_PRESETS,
+  bottomPresetOf,
   type BottomLayer,
   LAYER_KINDS,
   LAYER_WORDS,
@@ -31,7 +32,7 @@ export function BottomBench() {
   const { layers } = record.board.bottom;
   const [held, hold] = useState(0);
   const inHand = layers[held] ? held : 0;
-  const preset = Object.entries(BOTTOM_PRESETS).find(([, p]) => sameKinds(p.layers(), layers))?.[0];
+  const preset = bottomPresetOf(layers);
   return (
     <section aria-label="Bottom">
       <div className="head tools">
@@ -98,10 +99,6 @@ export function BottomBench() {
 
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
-function sameKinds(a: readonly { kind: string }[], b: readonly { kind: string }[]): boolean {
-  return a.length === b.length && a.every((layer, i) => layer.kind === b[i].kind);
-}
-
 interface LayerRowProps {
   index: number;
   layer: BottomLayer;
@@ -138,17 +135,9 @@ function LayerRow({ index, layer, held, onHold }: LayerRowProps) {
           small
           label={`Depth of ${name}`}
           value_mm={deepest}
+          range_mm={[0, DEEPEST_mm]}
           onChange={(depth, nudge) =>
-            depth >= 0 && depth <= DEEPEST_mm
-              ? step(
-                  `depth of ${name}`,
-                  (b) => withLayerDepth(b, index, depth),
-                  nudge ? `field:layer${index}` : undefined,
-                )
-              : {
-                  ok: false,
-                  issues: [{ code: 'depth', path: '', words: 'a contour is between nothing and 1 1/2 in deep' }],
-                }
+            step(`depth of ${name}`, (b) => withLayerDepth(b, index, depth), nudge ? `field:layer${index}` : undefined)
           }
         />
       </td>

@@ -12,7 +12,7 @@ import {
   type Note,
   traitNumber,
 } from '@june-tide/core';
-import { BuiltText, Measure } from '../../../parts/Measure.tsx';
+import { BuiltText, Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { wavesWords } from '../../../parts/words.ts';
 import { ALotMore } from '../notes/ALotMore.tsx';
 import { NoteCard } from '../notes/NoteCard.tsx';
@@ -41,6 +41,7 @@ export function CheckBench() {
   const bay = useBay();
   const { judgedAs, record } = bay;
   const notes = useNotes();
+  const style = useLengthStyle();
   const { last } = judgedAs;
   const traits = useMemo(() => (last ? compareTraits(judgedAs.facts, last.facts) : undefined), [judgedAs.facts, last]);
   const standing = notes.filter((note) => !note.answer);
@@ -105,8 +106,8 @@ export function CheckBench() {
                         {trait.raw.map(({ measure, unit, ours, theirs }, i) => (
                           <span key={measure}>
                             {i > 0 && '; '}
-                            {measure} {unit === 'mm' ? <Measure mm={ours} /> : traitNumber(ours, unit)} against{' '}
-                            {unit === 'mm' ? <Measure mm={theirs} /> : traitNumber(theirs, unit)}
+                            {measure} {unit === 'mm' ? <Measure mm={ours} /> : traitNumber(ours, unit, style)} against{' '}
+                            {unit === 'mm' ? <Measure mm={theirs} /> : traitNumber(theirs, unit, style)}
                           </span>
                         ))}
                       </span>

@@ -13,7 +13,7 @@ import {
 } from '@june-tide/core';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { useDone } from '../../../parts/useDone.tsx';
-import { edit, keepShelf, undo, useShed } from '../../../store/shed.ts';
+import { changeShelf, edit, undo, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 /** Profiles of blank and board, and the passes from one to the other. */
@@ -124,14 +124,11 @@ function Cut({ blank }: { blank: Blank }) {
   const { record } = useBay();
   const { say, holder } = useDone();
   const cut = () => {
-    const { shelf } = useShed.getState();
     edit(record.id, 'blank cut', (r) => ({ ...r, blankCut: true }));
-    keepShelf(
-      shelf.map((other) => (other.id === blank.id ? { ...other, stock: Math.max(0, other.stock - 1) } : other)),
-    );
+    const less = changeShelf({ put: [{ ...blank, stock: Math.max(0, blank.stock - 1) }] });
     const back = () => {
       undo(record.id);
-      keepShelf(shelf);
+      if (less.ok) less.back();
     };
     say({ words: `One ${blank.name} less on the shelf.`, back });
   };

@@ -1,6 +1,6 @@
 import { Button, message } from 'antd';
 import { Link } from 'react-router';
-import { costSheet, FAMILY_WORDS, sizeLine, USUAL_SCHEDULE } from '@june-tide/core';
+import { costSheet, FAMILY_WORDS, MOST_PRICE_LINES, priceLineSchema, sizeLine, USUAL_SCHEDULE } from '@june-tide/core';
 import { money } from '../../../parts/money.ts';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { foamOf, laminatedFor } from '../../../store/derived.ts';
@@ -77,8 +77,14 @@ export function CostBench() {
           size="small"
           onClick={() => {
             const line = { id: crypto.randomUUID(), name, price: sheet.price };
-            changeWorkshop({ priceList: [...priceList, line] });
-            void notice.success(`On the customer’s list: ${name}, ${say(sheet.price)}.`);
+            const listed = changeWorkshop({ priceList: [...priceList, line] });
+            if (listed.ok) void notice.success(`On the customer’s list: ${name}, ${say(sheet.price)}.`);
+            else
+              void notice.error(
+                priceList.length >= MOST_PRICE_LINES
+                  ? `The list is full: ${MOST_PRICE_LINES} lines.`
+                  : `A price on the list is at most ${say(priceLineSchema.shape.price.maxValue ?? 0)}. The list is as it was.`,
+              );
           }}
         >
           Put the price on the list

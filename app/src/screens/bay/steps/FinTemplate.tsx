@@ -1,5 +1,6 @@
 import { Button, InputNumber, Popover, Segmented } from 'antd';
-import { type FinBox, finArea_mm2, finPlan, type FinTemplate } from '@june-tide/core';
+import { type FinBox, finArea_mm2, finPlan, type FinTemplate, formatArea } from '@june-tide/core';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
 
 const FOILS: readonly { value: FinTemplate['foil']; label: string }[] = [
   { value: 'flat', label: 'Flat inside' },
@@ -16,6 +17,7 @@ interface FinTemplateProps {
 /** The fin itself, drawn, with what a template has beside base and depth: rake, tip and foil. */
 export function FinTemplateEditor({ name, box, onChange }: FinTemplateProps) {
   const { template } = box;
+  const area = formatArea(finArea_mm2(template), useLengthStyle(), 1);
   const outline = finPlan(template);
   const xs = outline.map((p) => p.x_mm);
   const [low, high] = [Math.min(...xs), Math.max(...xs)];
@@ -67,15 +69,13 @@ export function FinTemplateEditor({ name, box, onChange }: FinTemplateProps) {
                 if (foil) onChange('foil', { foil });
               }}
             />
-            <span className="quiet">
-              {(finArea_mm2(template) / 645.16).toFixed(1)} sq in; rake is the sweep from mid-base to mid-tip.
-            </span>
+            <span className="quiet">{area}; rake is the sweep from mid-base to mid-tip.</span>
           </div>
         </div>
       }
     >
       <Button size="small" aria-label={`${name}: rake, tip and foil`}>
-        {(finArea_mm2(template) / 645.16).toFixed(1)} sq in
+        {area}
       </Button>
     </Popover>
   );

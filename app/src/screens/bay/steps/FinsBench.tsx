@@ -4,14 +4,16 @@ import {
   FIN_SETUPS,
   FIN_TEMPLATES,
   type FinBox,
+  type FinTrouble,
   finTroubles,
   SETUP_WORDS,
+  styleApart,
   toeLines,
   withFinBox,
   withSetup,
 } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
-import { Measure } from '../../../parts/Measure.tsx';
+import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { FinTemplateEditor } from './FinTemplate.tsx';
 import { useBay } from '../useBay.ts';
@@ -63,10 +65,7 @@ export function FinsBench() {
         ))}
       </table>
       {troubles.map((trouble) => (
-        <p key={`${trouble.code}${trouble.box}`} role="status" className="trouble">
-          {ROLE_WORDS[board.fins.boxes[trouble.box].role]}: {trouble.words}. There is <Measure mm={trouble.has_mm} />,
-          it wants <Measure mm={trouble.needs_mm} />.
-        </p>
+        <Trouble key={`${trouble.code}${trouble.box}`} trouble={trouble} role={board.fins.boxes[trouble.box].role} />
       ))}
       <p className="quiet" style={{ margin: '6px 0 0' }}>
         To the trailing edge of the base, along the stringer.
@@ -79,6 +78,18 @@ export function FinsBench() {
         )}
       </p>
     </section>
+  );
+}
+
+/** What the foam would refuse; the two numbers never read the same. */
+function Trouble({ trouble, role }: { trouble: FinTrouble; role: FinBox['role'] }) {
+  const { has_mm, needs_mm } = trouble;
+  const style = styleApart(has_mm, needs_mm, useLengthStyle());
+  return (
+    <p role="status" className="trouble">
+      {ROLE_WORDS[role]}: {trouble.words}. There is <Measure mm={has_mm} style={style} />, it wants{' '}
+      <Measure mm={needs_mm} style={style} />.
+    </p>
   );
 }
 

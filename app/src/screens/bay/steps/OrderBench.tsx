@@ -1,7 +1,7 @@
 import { Button, DatePicker, Input, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import { daySchema, stageCautions, standing, USUAL_SCHEDULE, USUAL_WAVES } from '@june-tide/core';
+import { daySchema, FIRST_DAY, LAST_DAY, stageCautions, standing, USUAL_SCHEDULE, USUAL_WAVES } from '@june-tide/core';
 import { dayWords, standingWords } from '../../../parts/days.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { foamOf, paceOf, wavesOf } from '../../../store/derived.ts';
@@ -41,6 +41,8 @@ export function OrderBench() {
             aria-label="Due"
             size="small"
             value={due ? dayjs(due) : null}
+            minDate={dayjs(FIRST_DAY)}
+            maxDate={dayjs(LAST_DAY)}
             onChange={(day) => keepDue(day ? day.format('YYYY-MM-DD') : undefined)}
           />
         </label>

@@ -1,4 +1,4 @@
-import { Button, InputNumber, message, Segmented, Select } from 'antd';
+import { Button, message, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import {
   CHECK_SQUARE_mm,
@@ -7,14 +7,18 @@ import {
   drawingToSvg,
   formatLitres,
   halfOutlineDrawing,
+  type Paper,
+  PAPERS,
   placeWords,
+  settingsSchema,
   USUAL_STATIONS,
   withCheckSquare,
   writeBoardFile,
   writeLength,
 } from '@june-tide/core';
-import { LengthField } from '../../../parts/LengthField.tsx';
+import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
+import { NumberField } from '../../../parts/NumberField.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
@@ -22,8 +26,6 @@ import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { ticketExtras } from './ticketExtras.ts';
 
-const PAPERS = ['A4', 'Letter', 'A3', 'Tabloid', 'roll'] as const;
-type Paper = (typeof PAPERS)[number];
 const PAPER_WORDS: Readonly<Record<Paper, string>> = {
   A4: 'A4',
   Letter: 'US Letter',
@@ -106,16 +108,8 @@ export function PaperBench() {
               small
               label="Width of the roll"
               value_mm={roll_mm}
-              onChange={(next) => {
-                if (!(next >= 250 && next <= 2000)) {
-                  return {
-                    ok: false,
-                    issues: [{ code: 'roll', path: '', words: 'a roll is between 250 mm and 2 m wide' }],
-                  };
-                }
-                changeSettings({ roll_mm: next });
-                return { ok: true };
-              }}
+              range_mm={rangeOf(settingsSchema.shape.roll_mm)}
+              onChange={(next) => changeSettings({ roll_mm: next })}
             />
           )}
         </span>
@@ -242,25 +236,20 @@ export function PaperBench() {
 /** What the check square measured on paper: the next print is corrected by it, both ways. */
 function PrinterReading() {
   const { printer } = useShed((shed) => shed.settings);
-  const set = (side: 'across_mm' | 'along_mm') => (value: number | null) => {
-    if (typeof value === 'number') changeSettings({ printer: { ...printer, [side]: value } });
-  };
   const off = printer.across_mm !== CHECK_SQUARE_mm || printer.along_mm !== CHECK_SQUARE_mm;
   return (
     <div className="row-of-tools" role="group" aria-label="Printer correction">
       <span>The square measured</span>
       {(['across_mm', 'along_mm'] as const).map((side) => (
-        <InputNumber
+        <NumberField
           key={side}
-          size="small"
-          aria-label={side === 'across_mm' ? 'Across the sheet' : 'Along the sheet'}
-          min={93}
-          max={108}
+          label={side === 'across_mm' ? 'Across the sheet' : 'Along the sheet'}
+          schema={settingsSchema.shape.printer.shape[side]}
           step={0.1}
           suffix="mm"
-          style={{ width: 96 }}
+          width={96}
           value={printer[side]}
-          onChange={set(side)}
+          onChange={(value) => changeSettings({ printer: { ...printer, [side]: value } })}
         />
       ))}
       <span className="quiet">across and along the sheet{off && ': prints are corrected by it'}</span>

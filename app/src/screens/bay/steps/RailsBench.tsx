@@ -3,6 +3,8 @@ import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import {
   type Board,
+  formatLength,
+  type LengthStyle,
   RAIL_PRESETS,
   type RailPresetName,
   railRatio,
@@ -15,10 +17,17 @@ import {
   withRailEverywhere,
 } from '@june-tide/core';
 import { LengthField } from '../../../parts/LengthField.tsx';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const PRESET_NAMES = Object.keys(RAIL_PRESETS) as RailPresetName[];
+const PLACES_BEHIND = {
+  nose: 'past nose',
+  tail: 'past tail',
+  centre: 'behind centre',
+  wide: 'behind wide',
+} as const;
 const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide' } as const;
 
 /** Marks the choice of another station's rail. */
@@ -36,6 +45,7 @@ function presetOf(station: RailStation): RailPresetName | undefined {
 export function RailsBench() {
   const { record, moveHook, shape, hook_mm } = useBay();
   const { rails } = record.board;
+  const style = useLengthStyle();
   const [held, hold] = useState(0);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const inHand = rails.stations[held] ? held : 0;
@@ -50,7 +60,7 @@ export function RailsBench() {
       record.id,
       together(index).length > 1
         ? `${name} at ${together(index).length} stations`
-        : `${name}, ${stationName(rails.stations[index])}`,
+        : `${name}, ${stationName(rails.stations[index], style)}`,
       (b) => together(index).reduce((board, i) => withRail(board, i, next), b),
       merge,
     );
@@ -85,7 +95,7 @@ export function RailsBench() {
         </thead>
         <tbody>
           {order.map(({ station, index }) => {
-            const name = stationName(station);
+            const name = stationName(station, style);
             const preset = presetOf(station);
             return (
               <tr
@@ -122,7 +132,7 @@ export function RailsBench() {
                         .filter((other) => other.index !== index)
                         .map((other) => ({
                           value: `${SAME_AS}${other.index}`,
-                          label: `Same as ${stationName(other.station)}`,
+                          label: `Same as ${stationName(other.station, style)}`,
                         })),
                     ]}
                     onChange={(value) => {
@@ -180,7 +190,7 @@ export function RailsBench() {
           disabled={rails.stations.length < 2}
           onClick={() => editBoard(record.id, 'one rail all along', (b) => withRailEverywhere(b, inHand))}
         >
-          All as {stationName(rails.stations[inHand])}
+          All as {stationName(rails.stations[inHand], style)}
         </Button>
       </div>
       <div className="row-of-tools">
@@ -203,10 +213,13 @@ export function RailsBench() {
   );
 }
 
-function stationName(station: RailStation): string {
+/** A rail station in the shop's writing: 12 from nose, 30.5 cm from nose; what is tied to the middle says which way. */
+function stationName(station: RailStation, style: LengthStyle): string {
   if (station.from === 'wide' && station.at_mm === 0) return 'Wide point';
   if (station.from === 'centre' && station.at_mm === 0) return 'Centre';
-  return `${(station.at_mm / 25.4).toFixed(0)} in ${PLACES[station.from]}`;
+  const written = formatLength(Math.abs(station.at_mm), style);
+  const length = /[a-z]/.test(written) ? written : `${written} in`;
+  return `${length} ${station.at_mm < 0 ? PLACES_BEHIND[station.from] : PLACES[station.from]}`;
 }
 
 interface InHandProps {
@@ -217,7 +230,8 @@ interface InHandProps {
 
 /** The numbers of one rail that presets stand for. */
 function InHand({ index, station, change }: InHandProps) {
-  const name = stationName(station);
+  const style = useLengthStyle();
+  const name = stationName(station, style);
   const set = (what: string, next: Partial<RailStation>) =>
     change(what.toLowerCase(), index, next, `rail:${what}${index}`);
   const percent = (what: string, words: string, value: number, low: number, high: number, key: keyof RailStation) => (

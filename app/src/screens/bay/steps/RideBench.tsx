@@ -1,7 +1,9 @@
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { changesFor, COMPLAINTS, complaintsFor, lever } from '@june-tide/core';
+import { changesFor, COMPLAINTS, complaintsFor, lever, MOST_RIDES } from '@june-tide/core';
 import { edit, editBoard, useShed } from '../../../store/shed.ts';
+import { dateWords } from '../../../parts/days.ts';
+import { today } from '../../../store/today.ts';
 import { firstStepWords } from '../notes/stepWords.ts';
 import { useBay } from '../useBay.ts';
 
@@ -10,6 +12,7 @@ export function RideBench() {
   const { record } = useBay();
   const [waves, setWaves] = useState('');
   const [words, setWords] = useState('');
+  const full = record.rides.length >= MOST_RIDES;
   return (
     <section aria-label="Ride" className="people">
       <div className="people-left">
@@ -21,8 +24,9 @@ export function RideBench() {
           onSubmit={(event) => {
             event.preventDefault();
             if (words.trim() === '') return;
-            const ride = { on: new Date().toISOString().slice(0, 10), waves: waves.trim(), words: words.trim() };
-            edit(record.id, 'ride noted', (r) => ({ ...r, rides: [ride, ...r.rides] }));
+            const ride = { on: today(), waves: waves.trim(), words: words.trim() };
+            const noted = edit(record.id, 'ride noted', (r) => ({ ...r, rides: [ride, ...r.rides] }));
+            if (!noted.ok) return;
             setWaves('');
             setWords('');
           }}
@@ -44,9 +48,10 @@ export function RideBench() {
             onChange={(e) => setWords(e.target.value)}
           />
           <div>
-            <Button htmlType="submit" type="primary" disabled={words.trim() === ''}>
+            <Button htmlType="submit" type="primary" disabled={words.trim() === '' || full}>
               Note the ride
             </Button>
+            {full && <span className="quiet"> {MOST_RIDES} rides are noted, as many as one board can have.</span>}
           </div>
         </form>
         {record.rides.length === 0 ? (
@@ -58,7 +63,7 @@ export function RideBench() {
             {record.rides.map((ride, i) => (
               <li key={i}>
                 <span className="quiet">
-                  {ride.on}
+                  {dateWords(ride.on)}
                   {ride.waves && `, ${ride.waves}`}
                 </span>
                 <br />

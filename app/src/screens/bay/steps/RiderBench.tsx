@@ -37,9 +37,11 @@ export function RiderBench() {
             key={changing}
             {...(changing === 'rider' && rider ? { rider } : {})}
             onKeep={(kept) => {
-              keepRider(kept);
+              const result = keepRider(kept);
+              if (!result.ok) return result;
               give(kept.id);
               setChanging(undefined);
+              return result;
             }}
             onCancel={() => setChanging(undefined)}
           />

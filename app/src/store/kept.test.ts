@@ -1,0 +1,243 @@
+// What the store refuses, keeps and never writes over.
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import {
+  blankSchema,
+  boardRecordSchema,
+  modelNamed,
+  MOST_PRICE_LINES,
+  MOST_RIDES,
+  riderSchema,
+  type Settings,
+  settingsSchema,
+  usualShelf,
+} from '@june-tide/core';
+import { db } from './db.ts';
+import {
+  addBoard,
+  changeSettings,
+  changeShelf,
+  changeWorkshop,
+  edit,
+  editBoard,
+  keepRider,
+  loadShed,
+  putBack,
+  removeBoard,
+  replaceShelf,
+  throwAway,
+  undo,
+  useShed,
+} from './shed.ts';
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 60));
+const model = modelNamed('Slack Water')!;
+const state = () => useShed.getState();
+const prices = () => state().settings.workshop.prices;
+const stored = async () => (await db.settings.get('shop')) as unknown as Record<string, never>;
+
+beforeEach(async () => {
+  await settle();
+  await Promise.all([db.boards, db.riders, db.settings, db.blanks].map((table) => table.clear()));
+  useShed.setState({ histories: {} });
+  await loadShed();
+});
+
+/** Everything on disk can be read by the schema it is read with. */
+async function allReadable(): Promise<void> {
+  await settle();
+  for (const row of await db.boards.toArray()) expect(boardRecordSchema.safeParse(row).success).toBe(true);
+  for (const row of await db.riders.toArray()) expect(riderSchema.safeParse(row).success).toBe(true);
+  for (const row of await db.blanks.toArray()) expect(blankSchema.safeParse(row).success).toBe(true);
+  for (const row of await db.settings.toArray()) expect(settingsSchema.safeParse(row).success).toBe(true);
+}
+
+describe('what its reader would refuse is never written', () => {
+  it('settings: prices, the price list, paper and printer', async () => {
+    const line = { id: 'a', name: 'Gloss', price: 60 };
+    const refused = [
+      changeWorkshop({ prices: { ...prices(), roundTo: 5000 } }),
+      changeWorkshop({ priceList: [{ ...line, price: 100_001 }] }),
+      changeWorkshop({ priceList: [{ ...line, name: 'x'.repeat(121) }] }),
+      changeWorkshop({
+        priceList: Array.from({ length: MOST_PRICE_LINES + 1 }, (_, i) => ({ ...line, id: String(i) })),
+      }),
+      changeSettings({ roll_mm: 12 }),
+      changeSettings({ printer: { across_mm: 10, along_mm: 100 } }),
+    ];
+    for (const result of refused) expect(result.ok).toBe(false);
+    // The name of the longest board with its family behind it fits.
+    expect(changeWorkshop({ priceList: [{ ...line, name: `${'x'.repeat(80)}, shortboard` }] }).ok).toBe(true);
+    await allReadable();
+    await loadShed();
+    expect(state().settings.workshop.priceList).toHaveLength(1);
+  });
+
+  it('boards: one ride too many, a due day that is none, a name too long', async () => {
+    const id = addBoard(model, null);
+    const ride = { on: '2026-11-25', waves: '', words: 'good' };
+    const rides = Array.from({ length: MOST_RIDES }, () => ride);
+    expect(edit(id, 'rides', (r) => ({ ...r, rides })).ok).toBe(true);
+    const before = state().records[id];
+    const result = edit(id, 'one more', (r) => ({ ...r, rides: [ride, ...r.rides] }));
+    expect(result).toMatchObject({ ok: false, issues: [{ path: 'rides' }] });
+    expect(edit(id, 'weight', (r) => ({ ...r, colours: 'x'.repeat(301) })).ok).toBe(false);
+    expect(editBoard(id, 'name', (b) => ({ ...b, name: 'x'.repeat(81) })).ok).toBe(false);
+    expect(state().records[id]).toBe(before);
+    await allReadable();
+  });
+
+  it('riders: weighings past the most there can be', async () => {
+    const rider = state().riders.maren;
+    const weights = Array.from({ length: 1001 }, (_, i) => ({ on: `day ${i}`, mass_kg: 76 }));
+    expect(keepRider({ ...rider, weights: weights.slice(1) }).ok).toBe(true);
+    expect(keepRider({ ...rider, weights })).toMatchObject({ ok: false, issues: [{ path: 'weights' }] });
+    expect(state().riders.maren.weights).toHaveLength(1000);
+    await allReadable();
+  });
+
+  it('blanks: sizes no blank has', async () => {
+    expect(changeShelf({ put: [{ ...usualShelf()[0], width_mm: 5 }] }).ok).toBe(false);
+    expect(state().shelf).toHaveLength(30);
+    await allReadable();
+  });
+});
+
+describe('what cannot be read', () => {
+  it('is counted in every table, and stays where it is through writing', async () => {
+    await db.boards.put({ id: 'odd', number: 1 } as never);
+    await db.riders.put({ id: 'odd', name: 'Odd' } as never);
+    await db.blanks.put({ id: 'odd', name: 'Odd' } as never);
+    await loadShed();
+    expect(state().unreadable).toEqual({ boards: 1, riders: 1, blanks: 1 });
+    changeShelf({ put: [{ ...usualShelf()[0], id: 'fresh' }], gone: [usualShelf()[1].id] });
+    replaceShelf(usualShelf().slice(0, 3));
+    await settle();
+    const ids = (await db.blanks.toArray()).map(({ id }) => id);
+    expect(ids).toHaveLength(4);
+    expect(ids).toContain('odd');
+    expect(await db.riders.get('odd')).toBeDefined();
+  });
+
+  it('in the settings is as usual on the screen and as it was on disk, whatever else is changed', async () => {
+    const kept = (await stored()) as unknown as Settings;
+    const { workshop } = kept;
+    const newer = {
+      ...kept,
+      lengthStyle: 'cubits',
+      schools: 'both',
+      tide: 'high',
+      workshop: {
+        ...workshop,
+        people: 5,
+        stages: workshop.stages.map((stage) => ({ ...stage, bench: 2 })),
+        prices: { ...workshop.prices, hour: 44, tax: 0.2 },
+      },
+    };
+    await db.settings.put(newer as never);
+    await loadShed();
+    expect(state().status).toBe('ready');
+    expect(state().settings.lengthStyle).toBe('in16');
+    expect(state().settings.workshop.people).toBe(5);
+    expect(prices().hour).toBe(44);
+    changeWorkshop({ prices: { ...prices(), hour: 45 } });
+    await settle();
+    const after = await stored();
+    expect(after).toEqual({
+      ...newer,
+      workshop: { ...newer.workshop, prices: { ...newer.workshop.prices, hour: 45 } },
+    });
+  });
+});
+
+describe('a shed that is opened', () => {
+  it('has no demo put over its boards when only its settings are gone', async () => {
+    const id = 'skarn-slack-118';
+    editBoard(id, 'wider', (b) => ({ ...b, outline: { ...b.outline, width_mm: 511 } }));
+    removeBoard('skarn-kettle-7');
+    await settle();
+    await db.settings.clear();
+    await loadShed();
+    expect(state().records[id].board.outline.width_mm).toBe(511);
+    expect(state().records['skarn-kettle-7']).toBeUndefined();
+    expect(state().settings.lengthStyle).toBe('in16');
+    changeSettings({ light: 'night' });
+    await settle();
+    expect(await stored()).toMatchObject({ light: 'night' });
+  });
+
+  it('has an empty shelf where it was emptied', async () => {
+    changeShelf({ gone: state().shelf.map(({ id }) => id) });
+    await settle();
+    await loadShed();
+    expect(state().shelf).toEqual([]);
+  });
+});
+
+describe('the bin', () => {
+  it('keeps a board taken off, rides and order too, through closing and opening, and gives it back', async () => {
+    const id = 'skarn-slack-118';
+    edit(id, 'ride', (r) => ({ ...r, rides: [{ on: '2026-11-20', waves: 'head high', words: 'quick' }] }));
+    removeBoard(id);
+    expect(state().records[id]).toBeUndefined();
+    await settle();
+    await loadShed();
+    expect(state().records[id]).toBeUndefined();
+    expect(state().bin[id]).toMatchObject({ rides: [{ words: 'quick' }], order: { stage: 'shape' } });
+    putBack(id);
+    expect(state().bin[id]).toBeUndefined();
+    await settle();
+    await loadShed();
+    expect(state().records[id]).toMatchObject({ number: 118, rides: [{ words: 'quick' }] });
+    expect(state().records[id].binnedAt).toBeUndefined();
+  });
+
+  it('is emptied for good only on purpose', async () => {
+    const id = 'skarn-slack-118';
+    throwAway(id);
+    await settle();
+    expect(await db.boards.get(id)).toBeDefined();
+    removeBoard(id);
+    throwAway(id);
+    await settle();
+    expect(await db.boards.get(id)).toBeUndefined();
+    expect(state().bin[id]).toBeUndefined();
+  });
+
+  it('takes no change while a board lies in it', () => {
+    removeBoard('skarn-slack-118');
+    expect(editBoard('skarn-slack-118', 'x', (b) => ({ ...b, notes: 'x' })).ok).toBe(false);
+  });
+});
+
+describe('a name with its number', () => {
+  it('is one board’s, after a rename, its undoing, and a return from the bin', () => {
+    const called = (id: string) => `${state().records[id].board.name} ${state().records[id].number}`;
+    const gull = addBoard({ ...model, name: 'Gull' }, null);
+    const other = addBoard({ ...model, name: 'Tern' }, null);
+    editBoard(other, 'new name', (b) => ({ ...b, name: 'Gull' }));
+    expect([called(gull), called(other)]).toEqual(['Gull 1', 'Gull 2']);
+    // A free number is kept: only a clash gives the next.
+    editBoard(other, 'new name', (b) => ({ ...b, name: 'Petrel' }));
+    expect(called(other)).toBe('Petrel 2');
+    const second = addBoard({ ...model, name: 'Tern' }, null);
+    expect(called(second)).toBe('Tern 1');
+    undo(other);
+    undo(other);
+    expect(called(other)).toBe('Tern 2');
+    removeBoard(gull);
+    const again = addBoard({ ...model, name: 'Gull' }, null);
+    expect(called(again)).toBe('Gull 2');
+    putBack(gull);
+    expect(called(gull)).toBe('Gull 1');
+  });
+});
+
+describe('an address that is what every object has', () => {
+  it('is no board and no rider', () => {
+    for (const id of ['__proto__', 'constructor', 'toString']) {
+      expect(edit(id, 'x', (r) => ({ ...r, rides: [] }))).toMatchObject({ ok: false, issues: [{ code: 'gone' }] });
+      undo(id);
+      expect(() => removeBoard(id)()).not.toThrow();
+    }
+  });
+});

@@ -1,0 +1,206 @@
+import { type Board, boardFrom, type BoardRecord, boardRecordSchema } from '@june-tide/core';
+import { db } from './db.ts';
+import { noHistory, redone, stepped, undone } from './history.ts';
+import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';
+import { tellTabs } from './tabs.ts';
+import { today } from './today.ts';
+
+/** Boards of the rack: added, changed by named steps, undone, taken off and put back. */
+
+const now = (): string => new Date().toISOString();
+
+/** All of a record but its board, which is checked by itself. */
+const aroundBoardSchema = boardRecordSchema.omit({ board: true });
+
+/** Puts a record in its place, on the rack or in the bin, and on disk. */
+function keep(record: BoardRecord, patient = false): void {
+  useShed.setState(({ records, bin }) =>
+    record.binnedAt === undefined
+      ? { records: { ...records, [record.id]: record }, bin: without(bin, record.id) }
+      : { records: without(records, record.id), bin: { ...bin, [record.id]: record } },
+  );
+  queue.put(
+    `board:${record.id}`,
+    async () => {
+      await db.boards.put(record);
+      tellTabs({ kind: 'board', record });
+    },
+    patient,
+  );
+}
+
+/** A board from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */
+export function takeRecord(record: BoardRecord): void {
+  useShed.setState(({ records, bin, histories }) => {
+    const before = entryOf(records, record.id);
+    const history =
+      before && stepped(histories[record.id] ?? noHistory(), before, 'change in another tab', 'other-tab', Date.now());
+    return {
+      records: record.binnedAt === undefined ? { ...records, [record.id]: record } : without(records, record.id),
+      bin: record.binnedAt === undefined ? without(bin, record.id) : { ...bin, [record.id]: record },
+      histories: history ? { ...histories, [record.id]: history } : histories,
+    };
+  });
+}
+
+export function takeRecordGone(id: string): void {
+  useShed.setState(({ records, bin }) => ({ records: without(records, id), bin: without(bin, id) }));
+}
+
+/** The number as it is if no other board, in the bin or out, bears it with that name; else the next after theirs. */
+function ownNumber(id: string, name: string, number: number): number {
+  const { records, bin } = useShed.getState();
+  const others = [...Object.values(records), ...Object.values(bin)].filter((r) => r.id !== id && r.board.name === name);
+  if (!others.some((other) => other.number === number)) return number;
+  return Math.max(...others.map((other) => other.number)) + 1;
+}
+
+function nextNumber(name: string): number {
+  const { records, bin } = useShed.getState();
+  const numbers = [...Object.values(records), ...Object.values(bin)].flatMap((r) =>
+    r.board.name === name ? [r.number] : [],
+  );
+  return Math.max(0, ...numbers) + 1;
+}
+
+/** Adds a board to the rack and gives its id. */
+export function addBoard(board: Board, riderId: string | null): string {
+  const record: BoardRecord = {
+    id: crypto.randomUUID(),
+    number: nextNumber(board.name),
+    board,
+    riderId,
+    rides: [],
+    createdAt: now(),
+    updatedAt: now(),
+  };
+  keep(record);
+  return record.id;
+}
+
+const LOCKED = refused('locked', 'the outline is locked: let it go on the Outline step first', 'outline');
+const GONE = refused('gone', 'this board is no longer on the rack');
+
+const movesOutline = (before: Board, after: Board): boolean =>
+  after.outline !== before.outline || after.length_mm !== before.length_mm;
+
+/** Would the record be read again as it is written? Only what changed is looked at. */
+function readable(before: BoardRecord, after: BoardRecord): EditResult {
+  if (after.board !== before.board) {
+    const opened = boardFrom(after.board);
+    if (!opened.ok) return opened;
+  }
+  const { board: _before, ...was } = before;
+  const { board: _after, ...is } = after;
+  const keys = new Set([...Object.keys(was), ...Object.keys(is)]) as Set<keyof typeof is>;
+  if ([...keys].every((key) => was[key] === is[key])) return { ok: true };
+  const read = aroundBoardSchema.safeParse(is);
+  if (read.success) return { ok: true };
+  const issues = read.error.issues.map(({ code, path, message }) => ({
+    code,
+    path: path.join('.'),
+    words: `${path.join(' ')}: ${message.toLowerCase()}; it is left as it was`,
+  }));
+  return { ok: false, issues };
+}
+
+/**
+ * Changes one record by a named step. The record must stay one that can be read and its board one that can be built: if
+ * not, nothing changes and the issues are given. `mergeKey` joins a run of small steps (a drag, nudges) into one that is
+ * undone at once. A board renamed to a name and number that another bears gets the next number.
+ */
+export function edit(
+  id: string,
+  name: string,
+  change: (record: BoardRecord) => BoardRecord,
+  mergeKey?: string,
+): EditResult {
+  const shed = useShed.getState();
+  const before = entryOf(shed.records, id);
+  if (!before) return GONE;
+  let changed = change(before);
+  if (changed === before) return { ok: true };
+  if (before.outlineLocked && changed.outlineLocked && movesOutline(before.board, changed.board)) return LOCKED;
+  const written = readable(before, changed);
+  if (!written.ok) return written;
+  if (changed.board.name !== before.board.name || changed.number !== before.number) {
+    changed = { ...changed, number: ownNumber(id, changed.board.name, changed.number) };
+  }
+  const after = { ...changed, updatedAt: now() };
+  const history = stepped(shed.histories[id] ?? noHistory(), before, name, mergeKey, Date.now());
+  useShed.setState({ histories: { ...shed.histories, [id]: history } });
+  keep(after, mergeKey?.startsWith('drag:'));
+  return { ok: true };
+}
+
+export function editBoard(id: string, name: string, change: (board: Board) => Board, mergeKey?: string): EditResult {
+  return edit(
+    id,
+    name,
+    (record) => {
+      const board = change(record.board);
+      return board === record.board ? record : { ...record, board };
+    },
+    mergeKey,
+  );
+}
+
+function travel(id: string, way: typeof undone<BoardRecord>): void {
+  const shed = useShed.getState();
+  const present = entryOf(shed.records, id);
+  const history = shed.histories[id];
+  if (!present || !history) return;
+  const moved = way(history, present);
+  if (!moved) return;
+  useShed.setState({ histories: { ...shed.histories, [id]: moved.history } });
+  const { board, number } = moved.present;
+  keep({ ...moved.present, number: ownNumber(id, board.name, number), updatedAt: now() });
+}
+
+export const undo = (id: string): void => travel(id, undone);
+export const redo = (id: string): void => travel(id, redone);
+
+/** Takes a board off the rack into the bin, with all that is noted of it. @returns a function that puts it back. */
+export function removeBoard(id: string): () => void {
+  const record = entryOf(useShed.getState().records, id);
+  if (record) keep({ ...record, binnedAt: now() });
+  return () => putBack(id);
+}
+
+/** Puts a board from the bin back on the rack. */
+export function putBack(id: string): void {
+  const binned = entryOf(useShed.getState().bin, id);
+  if (!binned) return;
+  const { binnedAt: _binned, ...record } = binned;
+  keep({ ...record, number: ownNumber(id, record.board.name, record.number) });
+}
+
+/** Throws a board of the bin away for good. */
+export function throwAway(id: string): void {
+  if (!entryOf(useShed.getState().bin, id)) return;
+  useShed.setState(({ bin, histories }) => ({ bin: without(bin, id), histories: without(histories, id) }));
+  queue.put(`board:${id}`, async () => {
+    await db.boards.delete(id);
+    tellTabs({ kind: 'boardGone', id });
+  });
+}
+
+/** Puts an order at a stage of the line, or on it; one change that can be undone. */
+export function toStage(id: string, stage: { id: string; name: string }): EditResult {
+  return edit(id, `to ${stage.name}`, (record) =>
+    record.order?.stage === stage.id && record.order.doneOn === undefined
+      ? record
+      : { ...record, order: { stage: stage.id, on: today() } },
+  );
+}
+
+/** The board is out of the door: it leaves the line and stays on the rack. */
+export function handedOver(id: string): EditResult {
+  return edit(id, 'handed over', (record) =>
+    record.order ? { ...record, order: { ...record.order, doneOn: today() } } : record,
+  );
+}
+
+export function offTheLine(id: string): EditResult {
+  return edit(id, 'off the line', ({ order: _off, ...record }) => record);
+}

@@ -1,0 +1,63 @@
+import { create } from 'zustand';
+import { type Blank, type BoardRecord, type Issue, type Rider, type Settings, USUAL_SETTINGS } from '@june-tide/core';
+import { type History } from './history.ts';
+import { SaveQueue, type SaveState } from './saveQueue.ts';
+
+/** A change was made, or was not and why: then nothing is changed, in memory or on disk. */
+export type EditResult = { ok: true } | { ok: false; issues: Issue[] };
+
+export interface ShedState {
+  status: 'loading' | 'ready' | 'failed';
+  /** Why the shed could not be opened. */
+  failure: string | undefined;
+  /** Boards on the rack. */
+  records: Readonly<Record<string, BoardRecord>>;
+  /** Boards taken off the rack: kept whole until they are thrown away. */
+  bin: Readonly<Record<string, BoardRecord>>;
+  riders: Readonly<Record<string, Rider>>;
+  /** Blanks in stock. */
+  shelf: readonly Blank[];
+  settings: Settings;
+  save: SaveState;
+  histories: Readonly<Record<string, History<BoardRecord>>>;
+  /** Rows in the store that could not be read, by table; left there untouched. */
+  unreadable: Readonly<Record<'boards' | 'riders' | 'blanks', number>>;
+}
+
+export const useShed = create<ShedState>(() => ({
+  status: 'loading',
+  failure: undefined,
+  records: {},
+  bin: {},
+  riders: {},
+  shelf: [],
+  settings: USUAL_SETTINGS,
+  save: { kind: 'saved' },
+  histories: {},
+  unreadable: { boards: 0, riders: 0, blanks: 0 },
+}));
+
+/** Everything that goes to disk goes through it. */
+export const queue = new SaveQueue((save) => useShed.setState({ save }));
+
+if (typeof window !== 'undefined') {
+  window.addEventListener('beforeunload', (event) => {
+    if (queue.busy && useShed.getState().save.kind === 'failed') event.preventDefault();
+  });
+}
+
+/** The entry of an id that may come from an address: never what every object has of its own, such as `constructor`. */
+export function entryOf<T>(entries: Readonly<Record<string, T>>, id: string | null | undefined): T | undefined {
+  return id !== null && id !== undefined && Object.hasOwn(entries, id) ? entries[id] : undefined;
+}
+
+/** A refusal in words, with the place it is about. */
+export const refused = (code: string, words: string, path = ''): EditResult & { ok: false } => ({
+  ok: false,
+  issues: [{ code, path, words }],
+});
+
+export function without<T>(entries: Readonly<Record<string, T>>, id: string): Record<string, T> {
+  const { [id]: _gone, ...rest } = entries;
+  return rest;
+}

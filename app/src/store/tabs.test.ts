@@ -1,0 +1,105 @@
+import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
+import 'fake-indexeddb/auto';
+import type * as Db from './db.ts';
+import type * as Shed from './shed.ts';
+import { type Blank, modelNamed, usualShelf } from '@june-tide/core';
+
+/** What this tab says to the others, and how others are heard: in the place of the browser's channel. */
+const said: { kind: string; [key: string]: unknown }[] = [];
+let hear: (data: unknown) => void = () => undefined;
+class OtherTabs {
+  addEventListener(_type: string, take: (event: { data: unknown }) => void) {
+    hear = (data) => take({ data: structuredClone(data) });
+  }
+  postMessage(data: { kind: string }) {
+    said.push(structuredClone(data));
+  }
+}
+Object.assign(globalThis, { BroadcastChannel: OtherTabs });
+
+let shed: typeof Shed;
+let db: typeof Db.db;
+const settle = () => new Promise((resolve) => setTimeout(resolve, 40));
+const state = () => shed.useShed.getState();
+
+beforeAll(async () => {
+  shed = await import('./shed.ts');
+  ({ db } = await import('./db.ts'));
+});
+beforeEach(async () => {
+  await settle();
+  await Promise.all([db.boards, db.riders, db.settings, db.blanks].map((table) => table.clear()));
+  await shed.loadShed();
+  said.length = 0;
+});
+
+describe('what one tab does', () => {
+  it('is told to the others once it is on disk', async () => {
+    const id = shed.addBoard(modelNamed('Slack Water')!, 'maren');
+    shed.removeRider('kit');
+    shed.keepRider({ ...state().riders.maren, age: 35 });
+    shed.changeWorkshop({ people: 4 });
+    shed.changeShelf({ gone: ['shelf-6-0-pu'] });
+    await settle();
+    expect(said.map(({ kind }) => kind).sort()).toEqual(['board', 'rider', 'riderGone', 'settings', 'shelf']);
+    expect(said.find(({ kind }) => kind === 'riderGone')).toEqual({ kind: 'riderGone', id: 'kit' });
+    expect(said.find(({ kind }) => kind === 'shelf')).toEqual({ kind: 'shelf', put: [], gone: ['shelf-6-0-pu'] });
+    shed.removeBoard(id);
+    await settle();
+    shed.throwAway(id);
+    await settle();
+    expect(said.at(-1)).toEqual({ kind: 'boardGone', id });
+  });
+
+  it('is heard: a rider taken off, a blank added and one taken off, a board put in the bin, stages', () => {
+    const extra: Blank = { ...usualShelf()[0], id: 'theirs' };
+    hear({ kind: 'riderGone', id: 'maren' });
+    hear({ kind: 'shelf', put: [extra], gone: ['shelf-6-0-pu'] });
+    const [record] = Object.values(state().records);
+    hear({ kind: 'board', record: { ...record, binnedAt: '2026-11-25T10:00:00.000Z' } });
+    hear({ kind: 'settings', stored: { ...state().settings, workshop: { ...state().settings.workshop, people: 7 } } });
+    expect(state().riders.maren).toBeUndefined();
+    expect(state().shelf.map(({ id }) => id)).toContain('theirs');
+    expect(state().shelf.map(({ id }) => id)).not.toContain('shelf-6-0-pu');
+    expect(state().records[record.id]).toBeUndefined();
+    expect(state().bin[record.id]).toBeDefined();
+    expect(state().settings.workshop.people).toBe(7);
+  });
+
+  it('is passed over when it cannot be read', () => {
+    const before = state();
+    for (const junk of [
+      null,
+      7,
+      'x',
+      {},
+      { kind: 'rider' },
+      { kind: 'board', record: { id: 'x' } },
+      { kind: 'tide' },
+    ]) {
+      hear(junk);
+    }
+    expect(state()).toBe(before);
+  });
+
+  it('brings a board of another tab in as a step that can be undone', () => {
+    const id = shed.addBoard(modelNamed('Slack Water')!, null);
+    const record = state().records[id];
+    const { board } = record;
+    hear({ kind: 'board', record: { ...record, board: { ...board, outline: { ...board.outline, width_mm: 511 } } } });
+    expect(state().records[id].board.outline.width_mm).toBe(511);
+    shed.undo(id);
+    expect(state().records[id].board.outline.width_mm).toBe(board.outline.width_mm);
+  });
+});
+
+describe('two tabs that each add a blank', () => {
+  it('lose neither: only the rows that changed are written', async () => {
+    const [ours, theirs] = ['ours', 'theirs'].map((id): Blank => ({ ...usualShelf()[0], id }));
+    // The other tab wrote its blank, and its word of it has not come yet.
+    await db.blanks.put(theirs);
+    shed.changeShelf({ put: [ours] });
+    await settle();
+    expect((await db.blanks.toArray()).map(({ id }) => id)).toEqual(expect.arrayContaining(['ours', 'theirs']));
+  });
+});

@@ -1,0 +1,27 @@
+import * as z from 'zod';
+import { blankSchema, boardRecordSchema, riderSchema, shelfSchema } from '@june-tide/core';
+
+/** What one tab tells the others, after it is on disk: what the shop has is the same in every tab. */
+const messageSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('board'), record: boardRecordSchema }),
+  z.object({ kind: z.literal('boardGone'), id: z.string() }),
+  z.object({ kind: z.literal('rider'), rider: riderSchema }),
+  z.object({ kind: z.literal('riderGone'), id: z.string() }),
+  z.object({ kind: z.literal('shelf'), put: shelfSchema, gone: z.array(blankSchema.shape.id) }),
+  z.object({ kind: z.literal('settings'), stored: z.unknown() }),
+]);
+export type TabMessage = z.infer<typeof messageSchema>;
+
+const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('june-tide');
+
+export function tellTabs(message: TabMessage): void {
+  channel?.postMessage(message);
+}
+
+/** Calls `take` with each message of another tab that can be read; one of a newer app that cannot is passed over. */
+export function onTabMessage(take: (message: TabMessage) => void): void {
+  channel?.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+    const read = messageSchema.safeParse(data);
+    if (read.success) take(read.data);
+  });
+}

@@ -1,0 +1,87 @@
+import * as z from 'zod';
+
+/**
+ * Data that was kept by another version of the app, or spoilt: understood part by part, and written back without losing
+ * what was not understood.
+ */
+
+const isPlain = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const idOf = (value: unknown): unknown => (isPlain(value) ? value.id : undefined);
+
+/**
+ * Stored data as the schema has it, part by part: what can be read is taken, what cannot, or is not there, is as usual.
+ * Fields the schema does not know are passed over; entries of a list that cannot be read are left out of it. Never throws
+ * for any `stored`.
+ * @param usual what stands where nothing can be read; in lists, the fields of the usual entry of the same id.
+ */
+export function understood<S extends z.ZodType>(schema: S, stored: unknown, usual: z.output<S>): z.output<S> {
+  const whole = schema.safeParse(stored);
+  if (whole.success) return whole.data;
+  const made = partly(schema, stored, usual);
+  const read = schema.safeParse(made);
+  return read.success ? read.data : usual;
+}
+
+function partly(schema: z.ZodType, stored: unknown, usual: unknown): unknown {
+  if (schema instanceof z.ZodObject && isPlain(stored)) {
+    const parts = isPlain(usual) ? usual : {};
+    return Object.fromEntries(
+      Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([key, part]): [string, unknown][] => {
+        const value = understood(part, stored[key], parts[key]);
+        return value === undefined ? [] : [[key, value]];
+      }),
+    );
+  }
+  if (schema instanceof z.ZodRecord && isPlain(stored) && isPlain(usual)) {
+    const part = schema.valueType as z.ZodType;
+    return Object.fromEntries(Object.entries(usual).map(([key, was]) => [key, understood(part, stored[key], was)]));
+  }
+  if (schema instanceof z.ZodArray && Array.isArray(stored)) {
+    const part = schema.element as z.ZodType;
+    const known: readonly unknown[] = Array.isArray(usual) ? usual : [];
+    return stored.flatMap((entry: unknown): unknown[] => {
+      const like = known.find((other) => idOf(other) !== undefined && idOf(other) === idOf(entry));
+      const read = part.safeParse(understood(part, entry, like));
+      return read.success ? [read.data] : [];
+    });
+  }
+  return usual;
+}
+
+/** Are two pieces of plain data the same? */
+function same(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((entry, i) => same(entry, b[i]));
+  if (!isPlain(a) || !isPlain(b)) return false;
+  const [ours, theirs] = [Object.keys(a), Object.keys(b)];
+  return ours.length === theirs.length && ours.every((key) => Object.hasOwn(b, key) && same(a[key], b[key]));
+}
+
+/**
+ * What to write so that a change from `before` to `after` reaches the store and nothing else does: `stored` with the parts
+ * that changed put in. Fields and entries that `before` never had, because they were not understood, stay as they are.
+ */
+export function writtenOver(stored: unknown, before: unknown, after: unknown): unknown {
+  if (stored === undefined) return after;
+  if (same(before, after)) return stored;
+  if (isPlain(stored) && isPlain(before) && isPlain(after)) {
+    const out: Record<string, unknown> = { ...stored };
+    for (const key of Object.keys(before)) if (!Object.hasOwn(after, key)) delete out[key];
+    for (const [key, value] of Object.entries(after)) out[key] = writtenOver(stored[key], before[key], value);
+    return out;
+  }
+  if (Array.isArray(stored) && Array.isArray(before) && Array.isArray(after)) {
+    const find = (list: readonly unknown[], id: unknown) =>
+      id === undefined ? undefined : list.find((entry) => idOf(entry) === id);
+    const written = after.map((entry: unknown) => {
+      const id = idOf(entry);
+      return writtenOver(find(stored, id), find(before, id), entry);
+    });
+    // Entries nobody could read: they were not shown, so nobody took them out.
+    const unread = stored.filter((entry: unknown) => isPlain(entry) && find(before, idOf(entry)) === undefined);
+    return [...written, ...unread.filter((entry) => find(after, idOf(entry)) === undefined)];
+  }
+  return after;
+}

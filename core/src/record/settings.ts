@@ -1,0 +1,51 @@
+import * as z from 'zod';
+import { understood } from '../document/kept.ts';
+import { ROCKER_READINGS } from '../measure/rockerReading.ts';
+import { schoolsSchema, USUAL_SCHOOLS } from '../judge/schools.ts';
+import { USUAL_WORKSHOP, workshopSchema } from '../make/workshop.ts';
+
+/** How a shop writes lengths; the three with a fraction by its finest part. */
+export const LENGTH_STYLES = ['in8', 'in16', 'in32', 'decimal', 'cm', 'mm'] as const;
+export const PAPERS = ['A4', 'Letter', 'A3', 'Tabloid', 'roll'] as const;
+export type Paper = (typeof PAPERS)[number];
+
+/** A check square of 100 mm can measure so little or so much before it is no printer's fault any more. */
+const checkSquare = z.number().min(93).max(108);
+
+/** The shop's own choices: one schema for what is written and what is read. */
+export const settingsSchema = z.strictObject({
+  id: z.literal('shop'),
+  lengthStyle: z.enum(LENGTH_STYLES),
+  massUnit: z.enum(['kg', 'lb']),
+  light: z.enum(['day', 'night']),
+  paper: z.enum(PAPERS),
+  /** Width of the roll, where paper comes from one. */
+  roll_mm: z.number().min(250).max(2000),
+  /** What the check square measured on this printer. */
+  printer: z.strictObject({ across_mm: checkSquare, along_mm: checkSquare }),
+  /** How a length is said: straight from tip to tip, or by a tape along the bottom. */
+  lengthAlong: z.enum(['straight', 'bottom']),
+  /** How rocker is read. */
+  reading: z.enum(ROCKER_READINGS),
+  schools: schoolsSchema,
+  /** Stages, days, hours, prices and figures of the shop as a place of work. */
+  workshop: workshopSchema,
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
+export const USUAL_SETTINGS: Settings = {
+  id: 'shop',
+  lengthStyle: 'in16',
+  massUnit: 'kg',
+  light: 'day',
+  paper: 'A4',
+  roll_mm: 609.6,
+  printer: { across_mm: 100, along_mm: 100 },
+  lengthAlong: 'straight',
+  reading: 'flat',
+  schools: USUAL_SCHOOLS,
+  workshop: USUAL_WORKSHOP,
+};
+
+/** Settings as they were kept, each part that cannot be read as usual. Never throws. */
+export const settingsFrom = (stored: unknown): Settings => understood(settingsSchema, stored, USUAL_SETTINGS);
