@@ -239,10 +239,11 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
                   icon={<CloseOutlined aria-hidden />}
                   onClick={() => remove(name)}
                 />
-                <Form.Item name={[name, 'good']} style={{ marginBottom: 4, flexBasis: '48%' }}>
+                <span className="break" />
+                <Form.Item name={[name, 'good']} style={{ marginBottom: 4, flex: '1 1 48%' }}>
                   <Input aria-label={`Good about board ${name + 1}`} placeholder="good" maxLength={500} />
                 </Form.Item>
-                <Form.Item name={[name, 'bad']} style={{ marginBottom: 4, flexBasis: '48%' }}>
+                <Form.Item name={[name, 'bad']} style={{ marginBottom: 4, flex: '1 1 48%' }}>
                   <Input aria-label={`Bad about board ${name + 1}`} placeholder="not so good" maxLength={500} />
                 </Form.Item>
               </div>
