@@ -4,10 +4,9 @@ export { blendAt, type Blend, blendThrough } from './curve/blend.ts';
 export { FairCurve } from './curve/fairCurve.ts';
 export type { CurveMark } from './curve/curveMark.ts';
 export { type Batten, hollowStretches, sprungThrough } from './curve/spring.ts';
-export * from './board/document.ts';
-export { boardJsonSchema } from './board/jsonSchema.ts';
+export * from './document/schema.ts';
+export { boardJsonSchema } from './document/jsonSchema.ts';
 export {
-  type Answer,
   type BoardRecord,
   boardRecordSchema,
   MOST_RIDES,
@@ -26,11 +25,11 @@ export {
   settingsSchema,
   USUAL_SETTINGS,
 } from './record/settings.ts';
-export { boardFrom, boardIssues, type Issue, type Opened } from './board/issues.ts';
-export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './board/station.ts';
-export { sectionAt, type Shape, shapeOf } from './board/shape.ts';
-export { type CurveTrouble, curveTroubles, hollowsOf } from './board/troubles.ts';
-export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './board/words.ts';
+export { boardFrom, boardIssues, type Issue, type Opened } from './shape/issues.ts';
+export { type Anchors, anchorsOf, distanceFrom, stationOfMark } from './document/station.ts';
+export { sectionAt, type Shape, shapeOf } from './shape/shape.ts';
+export { type CurveTrouble, curveTroubles, hollowsOf } from './shape/troubles.ts';
+export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './document/words.ts';
 export {
   battenAlone,
   halfBreadthAt,
@@ -55,7 +54,7 @@ export {
   underPoint,
 } from './section/section.ts';
 export { straightedgeAcross, type StraightedgeReading } from './section/straightedge.ts';
-export { bottomRelief, type ReliefLine } from './bottom/relief.ts';
+export { bottomRelief, type ReliefLine } from './measure/relief.ts';
 export { deckHeightAt, undersideHeightAt } from './section/heights.ts';
 export { type Mesh, type MeshDetail, meshOf, meshVolume_mm3, USUAL_DETAIL } from './solid/mesh.ts';
 export { meshNormals } from './solid/normals.ts';
@@ -128,7 +127,7 @@ export {
   withNose,
   withTail,
 } from './edit/size.ts';
-export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './bottom/presets.ts';
+export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './edit/bottomPresets.ts';
 export { type FinSpot, finSpots } from './fins/spots.ts';
 export { fairnessTones } from './curve/sideLight.ts';
 export { ALSO_SERVES, FIN_TEMPLATES, finBoxes, SETUP_WORDS, withSetup } from './fins/placement.ts';
@@ -137,6 +136,7 @@ export { finArea_mm2, finChord, finMesh, finNumbers, finPlan } from './fins/finS
 export { placedFins } from './fins/placed.ts';
 export { type FinTrouble, finTroubles, setupTroubles, toeLines } from './fins/checks.ts';
 export * from './rider/rider.ts';
+export { type Answer } from './rider/answer.ts';
 export { type Brief, briefSchema } from './rider/brief.ts';
 export {
   type EqualBoard,
@@ -148,8 +148,8 @@ export {
   type Sized,
   sizedBySchools,
 } from './rider/sizing.ts';
-export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget } from './rider/litres.ts';
-export { type SchoolQuestion, SCHOOLS, type Schools, schoolsSchema, USUAL_SCHOOLS } from './judge/schools.ts';
+export { FAMILY_SHARE, LITRES_PER_KG, litresFor, type LitresTarget, ridersFor } from './rider/litres.ts';
+export { type SchoolQuestion, SCHOOLS, type Schools, schoolsSchema, USUAL_SCHOOLS } from './rider/schools.ts';
 export { Facts, usualRange } from './judge/facts.ts';
 export { lever, type LeverId, LEVERS } from './judge/levers.ts';
 export { type Case, type Group, GROUP_WORDS, type Level, type Rule, type Writer } from './judge/rule.ts';
@@ -175,7 +175,8 @@ export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './files/templateD
 export { meshToStl } from './files/stl.ts';
 export { meshToObj, meshToPly } from './files/obj.ts';
 export { bandLines } from './files/bandsDrawing.ts';
-export { type DrawingName, DRAWINGS, sectionRing } from './files/boardDrawings.ts';
+export { type DrawingName, DRAWINGS } from './files/boardDrawings.ts';
+export { type HalfCounts, halfSection, sectionRing } from './section/walk.ts';
 export {
   type Blank,
   blankLines,
@@ -260,12 +261,4 @@ export {
 } from './make/measuringSheet.ts';
 export { asBuilt, readingsOf } from './make/asBuilt.ts';
 export { type Caution, CAUTIONS, cautionWords, foamCautions, glassCautions, stageCautions } from './make/cautions.ts';
-export {
-  MOST_SIZES,
-  ridersFor,
-  type SizeOfRun,
-  type SizeRun,
-  sizeRunSchema,
-  sizesOf,
-  usualRun,
-} from './edit/sizeRun.ts';
+export { MOST_SIZES, type SizeOfRun, type SizeRun, sizeRunSchema, sizesOf, usualRun } from './edit/sizeRun.ts';

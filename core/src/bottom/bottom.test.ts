@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import { type BottomLayer, LAYER_KINDS, type LayerKind } from '../board/document.ts';
-import { anchorsOf } from '../board/station.ts';
-import { sectionAt, shapeOf } from '../board/shape.ts';
+import { type BottomLayer, LAYER_KINDS, type LayerKind } from '../document/schema.ts';
+import { anchorsOf } from '../document/station.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { modelNamed } from '../models/models.ts';
 import { blendedBottom, bottomAcross, bottomHeight, channelCorners, edgeSlope } from './bottom.ts';
-import { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './presets.ts';
+import { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from '../edit/bottomPresets.ts';
 
 const anchors = anchorsOf({ length_mm: 1800, outline: { widePoint_mm: 0 } });
 

@@ -1,8 +1,7 @@
-import type { BottomDocument, BottomLayer, Wing } from '../board/document.ts';
-import { type Anchors, stationOfMark } from '../board/station.ts';
+import type { BottomDocument, BottomLayer, Wing } from '../document/schema.ts';
+import { type Anchors, stationOfMark } from '../document/station.ts';
 import { type Blend, blendAt, blendThrough } from '../curve/blend.ts';
-import { step } from '../outline/wings.ts';
-import { cappedAt } from '../section/cap.ts';
+import { capped, smootherstep } from '../curve/ease.ts';
 
 /** The bottom contours of a board, each with its depth blended along the board. */
 export interface Bottom {
@@ -39,8 +38,8 @@ function raisedShare(wings: readonly Wing[], x_mm: number): number {
   let share = 0;
   for (const wing of wings) {
     const run = Math.max(60, wing.length_mm);
-    const ahead = step((wing.fromTail_mm + run - x_mm) / run);
-    const aft = step((x_mm - (wing.fromTail_mm - wing.length_mm - 2 * run)) / (2 * run));
+    const ahead = smootherstep((wing.fromTail_mm + run - x_mm) / run);
+    const aft = smootherstep((x_mm - (wing.fromTail_mm - wing.length_mm - 2 * run)) / (2 * run));
     share = Math.max(share, wing.raised * ahead * aft);
   }
   return 0.6 * share;
@@ -64,7 +63,7 @@ export function bottomAcross(bottom: Bottom, x_mm: number, half_mm: number, thic
     total += across.raised_mm;
   }
   if (total > 0) {
-    const scale = cappedAt(Math.min(0.45 * thickness_mm, 0.35 * half_mm), total) / total;
+    const scale = capped(Math.min(0.45 * thickness_mm, 0.35 * half_mm), total) / total;
     if (scale !== 1) {
       for (let i = 0; i < across.depths.length; i++) across.depths[i] *= scale;
       across.raised_mm *= scale;
@@ -129,7 +128,7 @@ function unitHeight(layer: BottomLayer, v: number): number {
       let sum = 0;
       const half = channelHalfWidth(layer);
       for (let i = 0; i < (layer.count ?? 2); i++) {
-        sum += 1 - step((Math.abs(v - channelCentre(layer, i)) / half - 0.55) / 0.45);
+        sum += 1 - smootherstep((Math.abs(v - channelCentre(layer, i)) / half - 0.55) / 0.45);
       }
       return sum;
     }

@@ -1,3 +1,4 @@
+import { GAUSS5 } from './gauss.ts';
 /**
  * The quintic B-spline basis on [0, 1]: SPANS equal spans, clamped ends, COEFFICIENTS functions.
  * Method: de Boor's recursion with derivatives, Piegl and Tiller, The NURBS Book, 2nd ed., algorithms A2.2 and A2.3
@@ -82,15 +83,6 @@ export function basisRowInto(s: number, order: number, weight: number, out: Floa
   const row = basisDerivatives(s, order, span)[order];
   for (let j = 0; j <= DEGREE; j++) out[offset + span + j] += weight * row[j];
 }
-
-/** 5-point Gauss-Legendre nodes and weights on [-1, 1]; Abramowitz and Stegun, table 25.4. Exact to degree 9. */
-export const GAUSS5 = [
-  [-0.906179845938664, 0.2369268850561891],
-  [-0.5384693101056831, 0.4786286704993665],
-  [0, 0.5688888888888889],
-  [0.5384693101056831, 0.4786286704993665],
-  [0.906179845938664, 0.2369268850561891],
-] as const;
 
 /** The three matrices of the fairing energy: third with third, third with first, first with first derivatives. */
 export interface EnergyMatrices {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { models } from '../models/models.ts';
-import { anchorsOf, stationOfMark } from '../board/station.ts';
-import { boardIssues } from '../board/issues.ts';
-import type { Board } from '../board/document.ts';
+import { anchorsOf, stationOfMark } from '../document/station.ts';
+import { boardIssues } from '../shape/issues.ts';
+import type { Board } from '../document/schema.ts';
 import { halfBreadthAt, sprungOutline } from '../outline/outline.ts';
 import { sprungRocker } from '../rocker/rocker.ts';
 import { sprungFoil } from '../foil/foil.ts';

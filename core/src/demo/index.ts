@@ -1,5 +1,5 @@
 import type { BoardRecord } from '../record/record.ts';
-import type { Board } from '../board/document.ts';
+import type { Board } from '../document/schema.ts';
 import { type GlassSchedule, USUAL_SCHEDULE } from '../make/glass.ts';
 import { type Day, dayAfter } from '../make/workingDays.ts';
 import { modelNamed } from '../models/models.ts';

@@ -1,13 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { compared, leverDifferences } from '../measure/compare.ts';
 import { areaSpread_mm2, foamSpread_L } from '../measure/distribution.ts';
 import { measure } from '../measure/measure.ts';
 import { volume_L } from '../measure/volume.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
-import { hollowsOf } from '../board/troubles.ts';
+import { hollowsOf } from '../shape/troubles.ts';
 import { joinedOutlines } from './join.ts';
 import { type Held, scaledToLitres } from './litres.ts';
 import { withLength } from './marks.ts';

@@ -1,8 +1,8 @@
-import type { Board, OutlineMark } from '../board/document.ts';
-import { boardIssues } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
-import { stationOfMark } from '../board/station.ts';
-import { step } from '../outline/wings.ts';
+import type { Board, OutlineMark } from '../document/schema.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { stationOfMark } from '../document/station.ts';
+import { smootherstep } from '../curve/ease.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
 
 /** How near a joined half keeps to the half it was taken from, half width: what hand work is good to (common practice). */
@@ -33,7 +33,7 @@ export function joinedOutlines(
   const widthChange = front.outline.width_mm - widthBack;
   /** What the back half's width becomes: unchanged toward its tail, the front's at the wide point. */
   const eased = (x: number, width: number) => {
-    const share = step((x / behind - 0.25) / 0.75);
+    const share = smootherstep((x / behind - 0.25) / 0.75);
     return width * (1 + (share * widthChange) / widthBack);
   };
 

@@ -1,5 +1,5 @@
-import type { Board } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
+import type { Board } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { type Solved, solvedFor } from './shift.ts';
 import { stretched, thickened, widened } from './size.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board } from '../board/document.ts';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
-import { anchorsOf, distanceFrom, stationOfMark } from '../board/station.ts';
+import type { Board } from '../document/schema.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { anchorsOf, distanceFrom, stationOfMark } from '../document/station.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { halfBreadthAt } from '../outline/outline.ts';

@@ -1,5 +1,5 @@
-import { type Board, type Mark } from '../board/document.ts';
-import { anchorsOf, distanceFrom, stationOfMark } from '../board/station.ts';
+import { type Board, type Mark } from '../document/schema.ts';
+import { anchorsOf, distanceFrom, stationOfMark } from '../document/station.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { INCH_mm } from '../units/length.ts';
 

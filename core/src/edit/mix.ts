@@ -1,8 +1,8 @@
-import type { Board, BottomLayer, DeckFeature, Mark, OutlineMark, RailStation } from '../board/document.ts';
-import { boardSchema } from '../board/document.ts';
-import { boardIssues } from '../board/issues.ts';
-import { type Shape, shapeOf } from '../board/shape.ts';
-import { stationOfMark } from '../board/station.ts';
+import type { Board, BottomLayer, DeckFeature, Mark, OutlineMark, RailStation } from '../document/schema.ts';
+import { boardSchema } from '../document/schema.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { type Shape, shapeOf } from '../shape/shape.ts';
+import { stationOfMark } from '../document/station.ts';
 import { blendAt, blendThrough } from '../curve/blend.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt } from '../outline/outline.ts';

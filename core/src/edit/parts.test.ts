@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { LAYER_KINDS } from '../board/document.ts';
-import { boardFrom } from '../board/issues.ts';
-import { sectionAt, shapeOf } from '../board/shape.ts';
+import { LAYER_KINDS } from '../document/schema.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { volume_L } from '../measure/volume.ts';
 import {

@@ -1,6 +1,6 @@
-import type { Board, BottomLayer, FinBox, LayerKind, RailStation, Wing } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
-import { anchorsOf, distanceFrom, stationOfMark } from '../board/station.ts';
+import type { Board, BottomLayer, FinBox, LayerKind, RailStation, Wing } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { anchorsOf, distanceFrom, stationOfMark } from '../document/station.ts';
 import { blendAt, blendThrough } from '../curve/blend.ts';
 import { railAt } from '../rails/rails.ts';
 import { INCH_mm } from '../units/length.ts';

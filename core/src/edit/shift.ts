@@ -1,7 +1,7 @@
-import { type Board, boardSchema, type Mark } from '../board/document.ts';
-import { boardIssues } from '../board/issues.ts';
-import { anchorsOf, stationOfMark } from '../board/station.ts';
-import { shapeOf } from '../board/shape.ts';
+import { type Board, boardSchema, type Mark } from '../document/schema.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { anchorsOf, stationOfMark } from '../document/station.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { areaSpread_mm2, foamSpread_L } from '../measure/distribution.ts';
 import { volume_L } from '../measure/volume.ts';
 

@@ -1,8 +1,8 @@
-import { type Board, type Mark, type TailKind } from '../board/document.ts';
+import { type Board, type Mark, type TailKind } from '../document/schema.ts';
 import { clearOfCut } from '../fins/placement.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { measure } from '../measure/measure.ts';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 
 /** How rocker grows with length in a stretch. */
 export interface StretchRule {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { measure } from '../measure/measure.ts';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
-import { litresFor } from '../rider/litres.ts';
+import { litresFor, ridersFor } from '../rider/litres.ts';
 import { DEMO_RIDERS } from '../demo/index.ts';
 import { INCH_mm } from '../units/length.ts';
-import { MOST_SIZES, ridersFor, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';
+import { MOST_SIZES, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';
 
 const slack = modelNamed('Slack Water')!;
 

@@ -1,8 +1,6 @@
 import * as z from 'zod';
-import type { Board, Mark } from '../board/document.ts';
-import { boardFrom, type Issue } from '../board/issues.ts';
-import { FAMILY_SHARE, LITRES_PER_KG } from '../rider/litres.ts';
-import type { Ability } from '../rider/rider.ts';
+import type { Board, Mark } from '../document/schema.ts';
+import { boardFrom, type Issue } from '../shape/issues.ts';
 import { INCH_mm } from '../units/length.ts';
 import { stretched, thickened, widened } from './size.ts';
 
@@ -78,15 +76,4 @@ function withEndsHeld(long: Board, board: Board): Board {
     outline: { ...long.outline, marks: held(long.outline.marks, board.outline.marks) },
     foil: { ...long.foil, marks: held(long.foil.marks, board.foil.marks) },
   };
-}
-
-/** The riders a board of so many litres floats as is usual for what they do on a wave, kg. Litres per kilogram: CP, from memory. */
-export function ridersFor(
-  volume_L: number,
-  family: Board['family'],
-  ability: Ability,
-): { low_kg: number; high_kg: number } {
-  const [low, high] = LITRES_PER_KG[ability];
-  const share = FAMILY_SHARE[family];
-  return { low_kg: volume_L / (high * share), high_kg: volume_L / (low * share) };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { bandsAt, railBands } from '../make/railBands.ts';
 import { modelNamed } from '../models/models.ts';
 import { halfBreadthAt } from '../outline/outline.ts';

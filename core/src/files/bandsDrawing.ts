@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { bandsAt, bandTable, type BandStation, type RailBands, railBands } from '../make/railBands.ts';
 import { outlinePoints } from '../outline/outline.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';

@@ -1,19 +1,11 @@
-import { sectionAt, type Shape } from '../board/shape.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
 import { finPlan } from '../fins/finShape.ts';
 import { finSpots } from '../fins/spots.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { railLineAt, stringerLineAt } from '../measure/bottomLines.ts';
 import { type StationPlace, stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
 import { outlinePoints } from '../outline/outline.ts';
-import {
-  bottomPoint,
-  deckParameterAt,
-  deckPoint,
-  filletPoint,
-  type Section,
-  type SectionPoint,
-  underPoint,
-} from '../section/section.ts';
+import { sectionRing } from '../section/walk.ts';
 import { meshStations } from '../solid/stations.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
@@ -116,35 +108,6 @@ export function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
   return framed(`${shape.board.name}, rocker`, lines, texts);
 }
 
-/** The whole ring of a section, deck at the stringer round one rail to the bottom and back by the other; y across, z up. */
-export function sectionRing(section: Section, count = 48): PlanPoint[] {
-  const half: PlanPoint[] = [];
-  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
-  const notch = section.input.notch_mm;
-  const push = () => half.push({ x_mm: point.y_mm, y_mm: point.z_mm });
-  const from = notch > 0 ? deckParameterAt(section, notch) : 0;
-  for (let k = 0; k < count; k++) {
-    deckPoint(section, from + ((1 - from) * k) / count, point);
-    push();
-  }
-  for (let k = 0; k < count; k++) {
-    underPoint(section, k / count, point);
-    push();
-  }
-  for (let k = 0; k < 16; k++) {
-    filletPoint(section, k / 16, point);
-    push();
-  }
-  const to = notch > 0 ? notch / section.edgeY_mm : 0;
-  for (let k = 0; k <= 2 * count; k++) {
-    bottomPoint(section, section.bottomEnd + ((to - section.bottomEnd) * k) / (2 * count), point);
-    push();
-  }
-  if (notch > 0) return half;
-  const other = half.slice(1, -1).reverse();
-  return [...half, ...other.map((p) => ({ x_mm: -p.x_mm, y_mm: p.y_mm }))];
-}
-
 /** Cross-sections at stations, one above another, tail lowest, each with its place. A split tail shows its right half. */
 export function sectionsDrawing(
   shape: Shape,
@@ -158,11 +121,11 @@ export function sectionsDrawing(
     const section = sectionAt(shape, row.x_mm);
     if (!section) continue;
     const ring = sectionRing(section);
-    const low = Math.min(...ring.map((p) => p.y_mm));
-    const high = Math.max(...ring.map((p) => p.y_mm));
+    const low = Math.min(...ring.map((p) => p.z_mm));
+    const high = Math.max(...ring.map((p) => p.z_mm));
     lines.push({
       layer: 'sections',
-      points: ring.map((p) => ({ x_mm: p.x_mm, y_mm: p.y_mm - low + base })),
+      points: ring.map((p) => ({ x_mm: p.y_mm, y_mm: p.z_mm - low + base })),
       closed: true,
       weight_mm: 0.35,
     });

@@ -1,5 +1,5 @@
-import { BOARD_FORMAT, BOARD_VERSION, type Board } from '../board/document.ts';
-import { boardFrom, type Issue } from '../board/issues.ts';
+import { BOARD_FORMAT, BOARD_VERSION, type Board } from '../document/schema.ts';
+import { boardFrom, type Issue } from '../shape/issues.ts';
 
 /** Larger than any board file by far: what is larger is something else. */
 const LARGEST_FILE = 2_000_000;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import DxfParser from 'dxf-parser';
 import { svgPathProperties } from 'svg-path-properties';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { finArea_mm2 } from '../fins/finShape.ts';
 import { finSpots } from '../fins/spots.ts';
 import { areaSpread_mm2 } from '../measure/distribution.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { sectionAt, shapeOf } from '../board/shape.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { modelNamed, models } from '../models/models.ts';
-import { sectionRing } from './boardDrawings.ts';
+import { sectionRing } from '../section/walk.ts';
 import {
   bottomGaugesDrawing,
   GAUGE_REACH_mm,
@@ -41,7 +41,7 @@ describe('rail gauges', () => {
       const own = shapeOf(board);
       for (const x of [304.8, own.outline.wide_mm, board.length_mm - 304.8]) {
         const section = sectionAt(own, x)!;
-        const ring = sectionRing(section, 400);
+        const ring = sectionRing(section, 400).map((p) => ({ x_mm: p.y_mm, y_mm: p.z_mm }));
         let most = 0;
         for (const p of railProfile(section, GAUGE_REACH_mm)) {
           const at = { x_mm: p.x_mm + section.half_mm, y_mm: p.y_mm };

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import type { Board } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
+import type { Board } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { measure } from '../measure/measure.ts';
 
 const COLUMNS = [

@@ -5,7 +5,7 @@ import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import { OBJLoader } from 'three/examples/jsm/loaders/OBJLoader.js';
 import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js';
 import { Mesh as ThreeMesh, type BufferGeometry } from 'three';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { modelNamed } from '../models/models.ts';
 import { meshOf, meshVolume_mm3 } from '../solid/mesh.ts';
 import { meshToObj, meshToPly } from './obj.ts';

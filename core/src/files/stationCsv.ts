@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
-import type { Board } from '../board/document.ts';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
-import { anchorsOf, stationOfMark } from '../board/station.ts';
+import type { Board } from '../document/schema.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { anchorsOf, stationOfMark } from '../document/station.ts';
 import { type StationPlace, type StationRow, stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
 
 /** The columns of a station table, in order. Lengths in mm, a point as the decimal mark. */

@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { halfBreadthAt, outlinePoints } from '../outline/outline.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';

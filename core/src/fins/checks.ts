@@ -1,8 +1,8 @@
-import type { FinsDocument } from '../board/document.ts';
-import type { Shape } from '../board/shape.ts';
+import type { FinsDocument } from '../document/schema.ts';
+import type { Shape } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt, notchHalfBreadthAt } from '../outline/outline.ts';
-import { sectionAt } from '../board/shape.ts';
+import { sectionAt } from '../shape/shape.ts';
 import { deckHeightAt, undersideHeightAt } from '../section/heights.ts';
 import { EDGE_CLEAR_mm, rolesOf, SETUP_WORDS } from './placement.ts';
 import { type FinSpot, finSpots } from './spots.ts';

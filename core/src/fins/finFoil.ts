@@ -1,4 +1,4 @@
-import type { FinTemplate } from '../board/document.ts';
+import type { FinTemplate } from '../document/schema.ts';
 
 /**
  * Half thickness of a symmetric section at a share of the chord from the leading edge, in chords, for a greatest

@@ -1,4 +1,4 @@
-import type { FinTemplate } from '../board/document.ts';
+import type { FinTemplate } from '../document/schema.ts';
 import { finFaces } from './finFoil.ts';
 import type { Mesh } from '../solid/mesh.ts';
 

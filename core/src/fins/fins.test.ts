@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Board, FIN_SETUPS, type FinSetup } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
+import { type Board, FIN_SETUPS, type FinSetup } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { models, modelNamed } from '../models/models.ts';
 import { meshVolume_mm3 } from '../solid/mesh.ts';
 import { meshFaults } from '../testing/validateMesh.ts';

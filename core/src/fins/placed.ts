@@ -1,4 +1,4 @@
-import { type Shape, sectionAt } from '../board/shape.ts';
+import { type Shape, sectionAt } from '../shape/shape.ts';
 import { undersideHeightAt } from '../section/heights.ts';
 import type { Mesh } from '../solid/mesh.ts';
 import { finMesh } from './finShape.ts';

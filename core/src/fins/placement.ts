@@ -1,4 +1,4 @@
-import type { Board, Family, FinBox, FinSetup, FinsDocument, FinTemplate } from '../board/document.ts';
+import type { Board, Family, FinBox, FinSetup, FinsDocument, FinTemplate } from '../document/schema.ts';
 import { tailEnd } from '../outline/tails.ts';
 import { INCH_mm } from '../units/length.ts';
 

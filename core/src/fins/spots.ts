@@ -1,5 +1,5 @@
-import type { FinBox } from '../board/document.ts';
-import type { Shape } from '../board/shape.ts';
+import type { FinBox } from '../document/schema.ts';
+import type { Shape } from '../shape/shape.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
 
 interface PlanPoint {

@@ -1,6 +1,6 @@
-import type { DeckFeature } from '../board/document.ts';
-import { type Anchors, stationOfMark } from '../board/station.ts';
-import { step } from '../outline/wings.ts';
+import type { DeckFeature } from '../document/schema.ts';
+import { type Anchors, stationOfMark } from '../document/station.ts';
+import { smootherstep } from '../curve/ease.ts';
 
 /** What the deck's features add to the thickness at the stringer at x: a beak adds, an S-deck scoops. mm. */
 export function featureThickness(features: readonly DeckFeature[], x_mm: number, anchors: Anchors): number {
@@ -9,14 +9,14 @@ export function featureThickness(features: readonly DeckFeature[], x_mm: number,
     if (feature.kind === 'beak') sum += beakAt(feature, x_mm, anchors.length_mm);
     if (feature.kind === 'sDeck') {
       const centre = stationOfMark(feature, anchors);
-      sum -= feature.drop_mm * step(1 - Math.abs(x_mm - centre) / (feature.length_mm / 2));
+      sum -= feature.drop_mm * smootherstep(1 - Math.abs(x_mm - centre) / (feature.length_mm / 2));
     }
   }
   return sum;
 }
 
 function beakAt(feature: Extract<DeckFeature, { kind: 'beak' }>, x_mm: number, length_mm: number): number {
-  return feature.thickness_mm * step(1 - (length_mm - x_mm) / feature.length_mm);
+  return feature.thickness_mm * smootherstep(1 - (length_mm - x_mm) / feature.length_mm);
 }
 
 /** What a beak adds to the crown, so that the added foam rolls down to the outline. mm. */
@@ -30,7 +30,7 @@ export function featureCrown(features: readonly DeckFeature[], x_mm: number, len
 export function stepRailAt(features: readonly DeckFeature[], x_mm: number): { drop_mm: number; inset_mm: number } {
   for (const feature of features) {
     if (feature.kind !== 'step') continue;
-    const share = 1 - step((x_mm - feature.length_mm) / feature.fade_mm);
+    const share = 1 - smootherstep((x_mm - feature.length_mm) / feature.fade_mm);
     if (share > 0) return { drop_mm: feature.drop_mm * share, inset_mm: feature.inset_mm };
   }
   return { drop_mm: 0, inset_mm: 0 };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board, DeckFeature } from '../board/document.ts';
-import { sectionAt, shapeOf } from '../board/shape.ts';
+import type { Board, DeckFeature } from '../document/schema.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { railAt, railRatio } from '../rails/rails.ts';

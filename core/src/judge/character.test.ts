@@ -1,15 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from '@jest/globals';
-import { boardIssues } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { leverDifferences } from '../measure/compare.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { changesFor, COMPLAINTS, complaintsFor, pushedFar } from './complaints.ts';
 import { Facts } from './facts.ts';
 import { lever, type LeverId, LEVERS } from './levers.ts';
 import { judgementDocument } from './judgementDocument.ts';
-import { USUAL_SCHOOLS } from './schools.ts';
+import { USUAL_SCHOOLS } from '../rider/schools.ts';
 import { compareTraits, TRAITS } from './traits.ts';
 
 const facts = (name: string) => new Facts(shapeOf(modelNamed(name)!));

@@ -1,10 +1,10 @@
-import type { Board } from '../board/document.ts';
-import { boardSchema } from '../board/document.ts';
-import { boardIssues } from '../board/issues.ts';
+import type { Board } from '../document/schema.ts';
+import { boardSchema } from '../document/schema.ts';
+import { boardIssues } from '../shape/issues.ts';
 import { withSetup } from '../fins/placement.ts';
 import { type Facts, usualRange } from './facts.ts';
 import { lever, type LeverId } from './levers.ts';
-import type { SchoolQuestion, Schools } from './schools.ts';
+import type { SchoolQuestion, Schools } from '../rider/schools.ts';
 
 /** One thing to try. */
 interface Suspect {

@@ -1,6 +1,6 @@
-import type { FinBox, LayerKind, TailKind } from '../board/document.ts';
-import { shapeOf, type Shape } from '../board/shape.ts';
-import type { Board, Family } from '../board/document.ts';
+import type { FinBox, LayerKind, TailKind } from '../document/schema.ts';
+import { shapeOf, type Shape } from '../shape/shape.ts';
+import type { Board, Family } from '../document/schema.ts';
 import { bendsByThird, flattestPart } from '../measure/bend.ts';
 import { areaSpread_mm2, type Feet, foamSpread_L, litresUnder, usualFeet } from '../measure/distribution.ts';
 import { measure, type Measures, TWELVE_mm } from '../measure/measure.ts';

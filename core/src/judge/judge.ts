@@ -1,4 +1,4 @@
-import type { Answer } from '../record/record.ts';
+import type { Answer } from '../rider/answer.ts';
 import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
 import { type Case, type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';
@@ -8,7 +8,7 @@ import { OUTLINE_RULES } from './rules/outline.ts';
 import { RAIL_RULES } from './rules/rails.ts';
 import { ROCKER_RULES } from './rules/rocker.ts';
 import { SIZE_RULES } from './rules/size.ts';
-import { SCHOOLS } from './schools.ts';
+import { SCHOOLS } from '../rider/schools.ts';
 
 /** All rules, in the order of the work. */
 export const RULES: readonly Rule[] = [

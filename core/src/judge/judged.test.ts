@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board } from '../board/document.ts';
+import type { Board } from '../document/schema.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { INCH_mm } from '../units/length.ts';
 import { judged, verdict, writerOf } from './judge.ts';
 import { lever } from './levers.ts';
-import { USUAL_SCHOOLS } from './schools.ts';
-import { caseOf, type WAVES } from './testing.ts';
+import { USUAL_SCHOOLS } from '../rider/schools.ts';
+import { caseOf, type WAVES } from '../testing/cases.ts';
 
 const model = (name: string): Board => modelNamed(name)!;
 const outline = (board: Board, change: Partial<Board['outline']>): Board => ({

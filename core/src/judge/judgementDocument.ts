@@ -1,7 +1,7 @@
 import { RULES } from './judge.ts';
 import { lever } from './levers.ts';
 import { type Group, GROUP_WORDS } from './rule.ts';
-import { SCHOOLS } from './schools.ts';
+import { SCHOOLS } from '../rider/schools.ts';
 import { TRAITS } from './traits.ts';
 
 const SOURCE_WORDS = {

@@ -2,7 +2,7 @@ import type { LitresTarget } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
 import { type FactKey, type Facts, type Range, usualRange } from './facts.ts';
 import type { LeverId } from './levers.ts';
-import type { SchoolQuestion, Schools } from './schools.ts';
+import type { SchoolQuestion, Schools } from '../rider/schools.ts';
 
 /** Everything a judgement is made from. What is not known is left out, and rules that need it stay silent. */
 export interface Case {

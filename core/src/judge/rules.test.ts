@@ -1,15 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board } from '../board/document.ts';
-import { boardIssues } from '../board/issues.ts';
-import { boardSchema } from '../board/document.ts';
+import type { Board } from '../document/schema.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { boardSchema } from '../document/schema.ts';
 import { withSetup } from '../fins/placement.ts';
 import { modelNamed } from '../models/models.ts';
 import { INCH_mm } from '../units/length.ts';
 import { judged, RULES, verdict, writerOf } from './judge.ts';
 import { lever } from './levers.ts';
 import type { Rule } from './rule.ts';
-import { SCHOOLS, USUAL_SCHOOLS } from './schools.ts';
-import { caseOf, type RIDERS, type WAVES } from './testing.ts';
+import { SCHOOLS, USUAL_SCHOOLS } from '../rider/schools.ts';
+import { caseOf, type RIDERS, type WAVES } from '../testing/cases.ts';
 
 /**
  * A board that draws each rule: one of our models with the rule’s own lever pushed the wrong way by so many first steps,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board } from '../board/document.ts';
-import { type Shape, shapeOf } from '../board/shape.ts';
-import { stationOfMark } from '../board/station.ts';
+import type { Board } from '../document/schema.ts';
+import { type Shape, shapeOf } from '../shape/shape.ts';
+import { stationOfMark } from '../document/station.ts';
 import { volume_L } from '../measure/volume.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { seeded } from '../testing/random.ts';

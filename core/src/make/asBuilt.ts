@@ -1,7 +1,7 @@
-import type { Board, BottomLayer, Mark, RailStation } from '../board/document.ts';
-import { boardFrom, type Opened } from '../board/issues.ts';
-import { type Shape, shapeOf } from '../board/shape.ts';
-import { anchorsOf, stationOfMark } from '../board/station.ts';
+import type { Board, BottomLayer, Mark, RailStation } from '../document/schema.ts';
+import { boardFrom, type Opened } from '../shape/issues.ts';
+import { type Shape, shapeOf } from '../shape/shape.ts';
+import { anchorsOf, stationOfMark } from '../document/station.ts';
 import { blendAt, blendThrough } from '../curve/blend.ts';
 import { curveMark } from '../curve/curveMark.ts';
 import { sprungThrough } from '../curve/spring.ts';

@@ -1,4 +1,4 @@
-import { sectionAt, type Shape } from '../board/shape.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
 import { bottomHeight } from '../bottom/bottom.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt } from '../outline/outline.ts';

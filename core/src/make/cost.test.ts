@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { modelNamed } from '../models/models.ts';
 import { costSheet, roundedUp } from './cost.ts';
 import { laminated, USUAL_SCHEDULE } from './glass.ts';

@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import type { Blank } from './blank.ts';
 import { CLOTH_WORDS, type Cloth, type Laminate } from './glass.ts';
 import type { Stage } from './schedule.ts';

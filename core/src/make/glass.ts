@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { integrateAlong } from '../measure/integrate.ts';
 import { skinOf } from '../measure/skin.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf, type Shape } from '../board/shape.ts';
+import { shapeOf, type Shape } from '../shape/shape.ts';
 import { bottomHeight } from '../bottom/bottom.ts';
-import { sectionAt } from '../board/shape.ts';
+import { sectionAt } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { volume_L } from '../measure/volume.ts';
 import { halfBreadthAt } from '../outline/outline.ts';

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import type { Shape } from '../board/shape.ts';
-import { stationOfMark } from '../board/station.ts';
+import type { Shape } from '../shape/shape.ts';
+import { stationOfMark } from '../document/station.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { stringerLineAt } from '../measure/bottomLines.ts';
 import { railThicknessAt, type StationPlace, stationTable } from '../measure/stationTable.ts';

@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { INCH_mm } from '../units/length.ts';
 import type { BlankLines } from './blank.ts';

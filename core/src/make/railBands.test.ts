@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { sectionAt, type Shape, shapeOf } from '../board/shape.ts';
+import { sectionAt, type Shape, shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { deckPoint, filletPoint, type SectionPoint, underPoint } from '../section/section.ts';
 import { INCH_mm } from '../units/length.ts';

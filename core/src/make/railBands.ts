@@ -1,5 +1,5 @@
-import { sectionAt, type Shape } from '../board/shape.ts';
-import { stationOfMark } from '../board/station.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
+import { stationOfMark } from '../document/station.ts';
 import { type StationPlace, USUAL_STATIONS } from '../measure/stationTable.ts';
 import { INCH_mm } from '../units/length.ts';
 import {

@@ -1,5 +1,5 @@
-import type { Section, SectionPoint } from '../section/section.ts';
-import { deckPoint, filletPoint, underPoint } from '../section/section.ts';
+import type { Section } from '../section/section.ts';
+import { halfPoints, walkHalf } from '../section/walk.ts';
 import { bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 
 /**
@@ -27,30 +27,19 @@ export type RailSide = 'deck' | 'under';
 /** Taken out of Math once: the test runner looks a global up anew at each use, which costs ten times the sine itself. */
 const { sin, cos } = Math;
 
-const DECK_POINTS = 220;
-const UNDER_POINTS = 90;
-const FILLET_POINTS = 40;
+/** Chords within 0.02 mm of the rails of the models. */
+const COUNTS = { deck: 220, under: 90, fillet: 40, bottom: 1 };
 
 /** The corner of a section. Sampled so that chords stay within 0.02 mm of rails of the models. */
 export function railCorner(section: Section, side: RailSide): RailCorner {
-  const points: number[] = [];
-  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
-  const sign = side === 'deck' ? 1 : -1;
-  const push = () => points.push(point.y_mm, sign * point.z_mm);
-  if (side === 'deck') {
-    for (let k = 0; k <= DECK_POINTS; k++) {
-      deckPoint(section, k / DECK_POINTS, point);
-      push();
-    }
-  } else {
-    for (let k = FILLET_POINTS; k > 0; k--) {
-      filletPoint(section, k / FILLET_POINTS, point);
-      push();
-    }
-    for (let k = UNDER_POINTS; k >= 0; k--) {
-      underPoint(section, k / UNDER_POINTS, point);
-      push();
-    }
+  const flat = new Float64Array(2 * halfPoints(COUNTS));
+  walkHalf(section, COUNTS, flat);
+  const apex = 2 * COUNTS.deck;
+  const points = [...flat.subarray(0, apex + 2)];
+  if (side === 'under') {
+    points.length = 0;
+    const end = apex + 2 * (COUNTS.under + COUNTS.fillet);
+    for (let k = end; k >= apex; k -= 2) points.push(flat[k], -flat[k + 1]);
   }
   return cornerOf(points, side === 'deck' ? 0 : bottomAngle(section));
 }

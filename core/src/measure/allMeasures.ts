@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { bendsByThird, flattestPart } from './bend.ts';
 import { curveLength_mm, railLineAt } from './bottomLines.ts';
 import { areaBehindFins_mm2, areaSpread_mm2, type Feet, foamSpread_L, litresUnder, usualFeet } from './distribution.ts';

@@ -1,5 +1,5 @@
 import type { FairCurve } from '../curve/fairCurve.ts';
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { stringerLineAt } from './bottomLines.ts';
 
 /** How a curve bends over one stretch. */

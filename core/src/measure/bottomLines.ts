@@ -1,5 +1,5 @@
 import { bottomHeight } from '../bottom/bottom.ts';
-import { sectionAt, type Shape } from '../board/shape.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
 
 /**
  * Lines along the bottom, as heights over the tangent at the flat point of the stringer, mm.

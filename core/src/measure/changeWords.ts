@@ -1,5 +1,5 @@
-import type { Board } from '../board/document.ts';
-import { FAMILY_WORDS, TAIL_WORDS } from '../board/words.ts';
+import type { Board } from '../document/schema.ts';
+import { FAMILY_WORDS, TAIL_WORDS } from '../document/words.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import type { MeasureKey } from './allMeasures.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board, BottomLayer } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
+import type { Board, BottomLayer } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { blended } from '../edit/mix.ts';
 import { scaledToLitres } from '../edit/litres.ts';
 import { thickened, withEqualEnds, withNose } from '../edit/size.ts';

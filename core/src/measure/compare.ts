@@ -1,6 +1,6 @@
-import type { Board } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
-import { LAYER_WORDS, TAIL_WORDS } from '../board/words.ts';
+import type { Board } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { LAYER_WORDS, TAIL_WORDS } from '../document/words.ts';
 import { allMeasures, type MeasureKey, MEASURES } from './allMeasures.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
 

@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { halfBreadthAt, notchHalfBreadthAt } from '../outline/outline.ts';
 import { INCH_mm } from '../units/length.ts';
 import { integrateAlong } from './integrate.ts';

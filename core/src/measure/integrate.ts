@@ -1,12 +1,7 @@
-/** Panels over the whole board, split over its stretches; three points each. */
-const PANELS = 32;
+import { GAUSS3 } from '../curve/gauss.ts';
 
-/** 3-point Gauss-Legendre on [-1, 1]; Abramowitz and Stegun, table 25.4. Never at the ends, where a section may jump. */
-const GAUSS3 = [
-  [-0.7745966692414834, 5 / 9],
-  [0, 8 / 9],
-  [0.7745966692414834, 5 / 9],
-] as const;
+/** Panels over the whole board, split over its stretches; three points each, never at the ends, where a section may jump. */
+const PANELS = 32;
 
 export interface IntegralRange {
   /** Panels over the whole board; 32 when left out. */

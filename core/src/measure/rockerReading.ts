@@ -1,5 +1,5 @@
-import type { Board } from '../board/document.ts';
-import { type Shape, shapeOf } from '../board/shape.ts';
+import type { Board } from '../document/schema.ts';
+import { type Shape, shapeOf } from '../shape/shape.ts';
 import { sectionArea } from './volume.ts';
 import { integrateAlong } from './integrate.ts';
 import { curveLength_mm, lowestAt, stringerLineAt } from './bottomLines.ts';

@@ -1,4 +1,5 @@
-import type { Shape } from '../board/shape.ts';
+import { type Facet, facetInto } from '../solid/facet.ts';
+import type { Shape } from '../shape/shape.ts';
 import { type Mesh, type MeshDetail, meshOf, ringDetail, type Row } from '../solid/mesh.ts';
 import { sectionArea } from './volume.ts';
 
@@ -61,15 +62,9 @@ function quadArea(mesh: Mesh, a: number, b: number, c: number, d: number): numbe
   return triangleArea(mesh.positions, a, b, c) + triangleArea(mesh.positions, a, c, d);
 }
 
+const facet: Facet = { x: 0, y: 0, z: 0 };
+
 function triangleArea(p: Float64Array, a: number, b: number, c: number): number {
-  const ux = p[b] - p[a];
-  const uy = p[b + 1] - p[a + 1];
-  const uz = p[b + 2] - p[a + 2];
-  const vx = p[c] - p[a];
-  const vy = p[c + 1] - p[a + 1];
-  const vz = p[c + 2] - p[a + 2];
-  const nx = uy * vz - uz * vy;
-  const ny = uz * vx - ux * vz;
-  const nz = ux * vy - uy * vx;
-  return Math.sqrt(nx * nx + ny * ny + nz * nz) / 2;
+  facetInto(p, a, b, c, facet);
+  return Math.sqrt(facet.x * facet.x + facet.y * facet.y + facet.z * facet.z) / 2;
 }

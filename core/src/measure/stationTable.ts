@@ -1,7 +1,7 @@
 import { bottomHeight } from '../bottom/bottom.ts';
-import type { Mark } from '../board/document.ts';
-import { sectionAt, type Shape } from '../board/shape.ts';
-import { stationOfMark } from '../board/station.ts';
+import type { Mark } from '../document/schema.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
+import { stationOfMark } from '../document/station.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
 import { deckHeightAt, undersideHeightAt } from '../section/heights.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { ticketLines } from './ticket.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { models } from '../models/models.ts';
 import { meshOf, meshVolume_mm3 } from '../solid/mesh.ts';
 import { judgedByManifold } from '../testing/manifold.ts';

@@ -1,4 +1,4 @@
-import { sectionAt, type Shape } from '../board/shape.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
 import { halfBreadthAt, notchHalfBreadthAt } from '../outline/outline.ts';
 import { halfArea } from '../section/section.ts';
 import { integrateAlong } from './integrate.ts';

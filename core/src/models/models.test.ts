@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { FAMILIES, FIN_SETUPS, LAYER_KINDS, TAIL_KINDS } from '../board/document.ts';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
-import { curveTroubles, hollowsOf } from '../board/troubles.ts';
+import { FAMILIES, FIN_SETUPS, LAYER_KINDS, TAIL_KINDS } from '../document/schema.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { curveTroubles, hollowsOf } from '../shape/troubles.ts';
 import { allMeasures, MEASURES } from '../measure/allMeasures.ts';
 import { volume_L } from '../measure/volume.ts';
 import { meshOf } from '../solid/mesh.ts';

@@ -1,4 +1,4 @@
-import type { Board } from '../board/document.ts';
+import type { Board } from '../document/schema.ts';
 import { LONG_RECIPES } from './longRecipes.ts';
 import { boardOf } from './recipe.ts';
 import { SHORT_RECIPES } from './shortRecipes.ts';

@@ -8,7 +8,7 @@ import {
   type FinSetup,
   type RailStation,
   type TailKind,
-} from '../board/document.ts';
+} from '../document/schema.ts';
 import { finBoxes } from '../fins/placement.ts';
 import { INCH_mm, parseLength } from '../units/length.ts';
 

@@ -1,11 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Board, TAIL_KINDS } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
+import { type Board, TAIL_KINDS } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { withTail } from '../edit/size.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { battenAlone, halfBreadthAt, notchHalfBreadthAt, outlinePoints } from './outline.ts';
 import { hasBlock } from './tails.ts';
-import { step, wingsAt } from './wings.ts';
+import { smootherstep } from '../curve/ease.ts';
+import { wingsAt } from './wings.ts';
 
 const slack = () => modelNamed('Slack Water')!;
 const at = (board: Board, x: number) => 2 * halfBreadthAt(shapeOf(board).outline, x);
@@ -84,7 +85,9 @@ describe('noses', () => {
 
 describe('wings', () => {
   it('step from 0 to 1 with no slope at either end, and stack', () => {
-    expect([step(-1), step(0), step(0.5), step(1), step(2)]).toEqual([0, 0, 0.5, 1, 1]);
+    expect([smootherstep(-1), smootherstep(0), smootherstep(0.5), smootherstep(1), smootherstep(2)]).toEqual([
+      0, 0, 0.5, 1, 1,
+    ]);
     const { outline } = modelNamed('Salt Ladder')!;
     const depth = outline.wings.reduce((sum, wing) => sum + wing.depth_mm, 0);
     expect(wingsAt(outline, 0)).toBeCloseTo(depth, 9);

@@ -1,4 +1,4 @@
-import type { OutlineDocument, TailKind } from '../board/document.ts';
+import type { OutlineDocument, TailKind } from '../document/schema.ts';
 
 /** How a tail closes the base outline. Lengths in mm, half widths. */
 export interface TailEnd {

@@ -1,11 +1,5 @@
-import type { OutlineDocument } from '../board/document.ts';
-
-/** The blend of a step: 0 to 1 with two continuous derivatives at both ends. */
-export function step(t: number): number {
-  if (t <= 0) return 0;
-  if (t >= 1) return 1;
-  return t * t * t * (10 + t * (-15 + 6 * t));
-}
+import { smootherstep } from '../curve/ease.ts';
+import type { OutlineDocument } from '../document/schema.ts';
 
 /**
  * How far all wings together draw the half width in at x. Where the tail closes in a round end each wing's share runs out
@@ -16,7 +10,7 @@ export function wingsAt(outline: Pick<OutlineDocument, 'wings' | 'tail'>, x_mm: 
   const closes = tail.kind === 'round' || tail.kind === 'roundedPin';
   let sum = 0;
   for (const wing of wings) {
-    const drawn = wing.depth_mm * step((wing.fromTail_mm - x_mm) / wing.length_mm);
+    const drawn = wing.depth_mm * smootherstep((wing.fromTail_mm - x_mm) / wing.length_mm);
     if (!closes || drawn === 0) sum += drawn;
     else {
       const aft = 1 - Math.max(0, x_mm) / wing.fromTail_mm;

@@ -1,7 +1,7 @@
-import type { RailsDocument } from '../board/document.ts';
-import { type Anchors, stationOfMark } from '../board/station.ts';
+import type { RailsDocument } from '../document/schema.ts';
+import { type Anchors, stationOfMark } from '../document/station.ts';
 import { type Blend, blendAt, blendThrough } from '../curve/blend.ts';
-import { step } from '../outline/wings.ts';
+import { smootherstep } from '../curve/ease.ts';
 
 /** The rail's numbers blended along the board. */
 export interface Rails {
@@ -37,7 +37,7 @@ export function blendedRails(document: RailsDocument, anchors: Anchors): Rails {
 /** The rail at station x; the edge is the harder of the blend and the tail's hard edge with its fade. */
 export function railAt(rails: Rails, x_mm: number): RailAt {
   const { length_mm, fade_mm, hardness } = rails.document.tailEdge;
-  const tailEdge = length_mm > 0 ? hardness * (1 - step((x_mm - length_mm) / fade_mm)) : 0;
+  const tailEdge = length_mm > 0 ? hardness * (1 - smootherstep((x_mm - length_mm) / fade_mm)) : 0;
   return {
     apex: blendAt(rails.apex, x_mm),
     fullness: blendAt(rails.fullness, x_mm),

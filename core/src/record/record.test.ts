@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { DEMO_RIDERS, demoRecords } from '../demo/index.ts';
 import { asBuilt, readingsOf } from '../make/asBuilt.ts';
 import { fitInBlank } from '../make/blankFit.ts';

@@ -3,8 +3,9 @@ import { sizeRunSchema } from '../edit/sizeRun.ts';
 import { glassSchema } from '../make/glass.ts';
 import { readingsSchema } from '../make/measuringSheet.ts';
 import { daySchema } from '../make/workingDays.ts';
+import { answerSchema } from '../rider/answer.ts';
 import { briefSchema } from '../rider/brief.ts';
-import { boardSchema } from '../board/document.ts';
+import { boardSchema } from '../document/schema.ts';
 
 /** One time in the water, in the rider's own words. */
 const ride = z.strictObject({
@@ -14,10 +15,6 @@ const ride = z.strictObject({
   words: z.string().max(4000),
 });
 export type Ride = z.infer<typeof ride>;
-
-/** A note the shaper has answered: it rests until its numbers change. */
-const answer = z.strictObject({ reason: z.string().max(500), numbers: z.string().max(500) });
-export type Answer = z.infer<typeof answer>;
 
 /** Where an order stands on the line: at which of the shop's stages, and when it left it. */
 const order = z.strictObject({ stage: z.string().min(1).max(40), on: daySchema, doneOn: daySchema.optional() });
@@ -46,7 +43,7 @@ export const boardRecordSchema = z.strictObject({
   /** What the order asks for. */
   brief: briefSchema.optional(),
   /** Notes answered, by the name of their rule. */
-  answers: z.record(z.string().max(60), answer).optional(),
+  answers: z.record(z.string().max(60), answerSchema).optional(),
   /** The blank it is cut from, and what goes on it. */
   blankId: z.string().max(64).optional(),
   /** It is cut, and off the shelf. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Board } from '../board/document.ts';
+import type { Board } from '../document/schema.ts';
 import { DEMO_RIDERS, demoRecords } from '../demo/index.ts';
 import { changeWords } from '../measure/changeWords.ts';
 import { modelNamed } from '../models/models.ts';

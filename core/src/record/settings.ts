@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { understood } from '../document/kept.ts';
 import { ROCKER_READINGS } from '../measure/rockerReading.ts';
-import { schoolsSchema, USUAL_SCHOOLS } from '../judge/schools.ts';
+import { schoolsSchema, USUAL_SCHOOLS } from '../rider/schools.ts';
 import { USUAL_WORKSHOP, workshopSchema } from '../make/workshop.ts';
 
 /** How a shop writes lengths; the three with a fraction by its finest part. */

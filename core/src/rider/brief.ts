@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { FAMILIES } from '../board/document.ts';
+import { FAMILIES } from '../document/schema.ts';
 import { wavesSchema } from './rider.ts';
 
 /** What one order is for. Everything but the waves may be left open. */

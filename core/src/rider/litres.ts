@@ -1,4 +1,4 @@
-import type { Family } from '../board/document.ts';
+import type { Family } from '../document/schema.ts';
 import type { Ability, Rider } from './rider.ts';
 
 /** Litres per kilogram by ability. Common practice, from memory. */
@@ -82,6 +82,13 @@ export function litresFor(rider: Rider, family: Family): LitresTarget {
       `${because ? `, ${because}` : ''}: about ${target_L.toFixed(1)} L, ` +
       `from ${(target_L * (1 - spread)).toFixed(1)} to ${(target_L * (1 + spread)).toFixed(1)} L.`,
   };
+}
+
+/** The riders a board of so many litres floats as is usual for what they do on a wave, kg. Litres per kilogram: CP, from memory. */
+export function ridersFor(volume_L: number, family: Family, ability: Ability): { low_kg: number; high_kg: number } {
+  const [low, high] = LITRES_PER_KG[ability];
+  const share = FAMILY_SHARE[family];
+  return { low_kg: volume_L / (high * share), high_kg: volume_L / (low * share) };
 }
 
 function signedPercent(factor: number): string {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { FAMILIES } from '../board/document.ts';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
+import { FAMILIES } from '../document/schema.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { modelNamed } from '../models/models.ts';
 import { anyBoard } from '../testing/anyBoard.ts';

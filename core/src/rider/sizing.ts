@@ -1,12 +1,12 @@
-import type { Board, Family } from '../board/document.ts';
-import { FAMILIES } from '../board/document.ts';
-import { boardFrom } from '../board/issues.ts';
-import { shapeOf } from '../board/shape.ts';
+import type { Board, Family } from '../document/schema.ts';
+import { FAMILIES } from '../document/schema.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { scaledToLitres } from '../edit/litres.ts';
 import { stretched } from '../edit/size.ts';
 import { volume_L } from '../measure/volume.ts';
 import { models } from '../models/models.ts';
-import type { Schools } from '../judge/schools.ts';
+import type { Schools } from './schools.ts';
 import { formatLength, formatLitres, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
 import { LITRES_PER_KG, litresFor, type LitresTarget } from './litres.ts';

@@ -1,5 +1,5 @@
-import type { RockerDocument } from '../board/document.ts';
-import { type Anchors, stationOfMark } from '../board/station.ts';
+import type { RockerDocument } from '../document/schema.ts';
+import { type Anchors, stationOfMark } from '../document/station.ts';
 import type { FairCurve } from '../curve/fairCurve.ts';
 import { type CurveMark, curveMark } from '../curve/curveMark.ts';
 import { sprungThrough } from '../curve/spring.ts';

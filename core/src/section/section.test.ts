@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { LAYER_KINDS } from '../board/document.ts';
+import { LAYER_KINDS } from '../document/schema.ts';
 import type { BottomAcross } from '../bottom/bottom.ts';
 import { seeded } from '../testing/random.ts';
-import { cappedAt } from './cap.ts';
+import { capped } from '../curve/ease.ts';
 import { deckHeightAt, undersideHeightAt } from './heights.ts';
 import {
   bottomPoint,
@@ -197,20 +197,20 @@ describe('a section', () => {
   });
 });
 
-describe('cappedAt', () => {
+describe('capped', () => {
   it('is the value itself up to half the limit, eases to it, and never passes it', () => {
-    expect(cappedAt(10, 3)).toBe(3);
-    expect(cappedAt(10, 5)).toBe(5);
+    expect(capped(10, 3)).toBe(3);
+    expect(capped(10, 5)).toBe(5);
     let before = 0;
     for (let v = 0; v < 60; v += 0.25) {
-      const capped = cappedAt(10, v);
-      expect(capped).toBeGreaterThanOrEqual(before);
-      expect(capped).toBeLessThanOrEqual(10);
-      before = capped;
+      const eased = capped(10, v);
+      expect(eased).toBeGreaterThanOrEqual(before);
+      expect(eased).toBeLessThanOrEqual(10);
+      before = eased;
     }
-    const slope = (cappedAt(10, 5 + 1e-6) - cappedAt(10, 5)) / 1e-6;
+    const slope = (capped(10, 5 + 1e-6) - capped(10, 5)) / 1e-6;
     expect(slope).toBeCloseTo(1, 4);
-    expect(cappedAt(0, 4)).toBe(0);
-    expect(cappedAt(NaN, 4)).toBe(0);
+    expect(capped(0, 4)).toBe(0);
+    expect(capped(NaN, 4)).toBe(0);
   });
 });

@@ -1,7 +1,7 @@
 import { type BottomAcross, bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 import type { RailAt } from '../rails/rails.ts';
-import { step } from '../outline/wings.ts';
-import { cappedAt } from './cap.ts';
+import { capped, smootherstep } from '../curve/ease.ts';
+import { GAUSS6 } from '../curve/gauss.ts';
 
 /** What one cross-section is made from. All mm; z from the bottom at the stringer, up. */
 export interface SectionInput {
@@ -60,10 +60,10 @@ export function sectionOf(input: SectionInput): Section {
   const t = input.thickness_mm;
   const { rail, bottom } = input;
   const land = b - input.notch_mm;
-  const w = Math.max(1e-9, cappedAt(0.65 * land, rail.tuck_mm));
+  const w = Math.max(1e-9, capped(0.65 * land, rail.tuck_mm));
   const yE = b - w;
   const zE = bottomHeight(bottom, 1);
-  const crown = cappedAt(0.55 * (t - Math.max(0, zE)), input.crown_mm);
+  const crown = capped(0.55 * (t - Math.max(0, zE)), input.crown_mm);
   const D1 = t - crown;
   const h = zE + rail.apex * (D1 - zE);
   const alpha = 0.35 + 0.6 * rail.fullness;
@@ -72,14 +72,14 @@ export function sectionOf(input: SectionInput): Section {
   const slopeE = edgeSlope(bottom) / yE;
   const bottomAngle = Math.atan(slopeE);
   const room = Math.atan((0.7 * (h - zE)) / w);
-  const phi = cappedAt(room, Math.atan(Math.max(0, slopeE)) + ((80 * Math.PI) / 180) * rail.edge);
+  const phi = capped(room, Math.atan(Math.max(0, slopeE)) + ((80 * Math.PI) / 180) * rail.edge);
   const C_z = zE + w * Math.tan(phi);
   const H = h - C_z;
   const turn = phi - bottomAngle;
   const cos = Math.cos(phi);
   const sin = Math.sin(phi);
   const reach = Math.min((0.45 * w) / cos, 0.45 * (yE - input.notch_mm));
-  let d = cappedAt(reach, rail.edgeRadius_mm * Math.tan(Math.abs(turn) / 2));
+  let d = capped(reach, rail.edgeRadius_mm * Math.tan(Math.abs(turn) / 2));
   d = Math.min(Math.max(d, 0.02 * Math.min(w, 1)), reach);
 
   const deckCurvature = ((2 / 3) * b * (1 - alpha)) / (beta * (D1 - h)) ** 2;
@@ -114,7 +114,7 @@ export function sectionOf(input: SectionInput): Section {
     startZ,
   ];
   const stepInset = Math.min(input.stepInset_mm, 0.6 * land);
-  const stepDrop = input.stepDrop_mm > 0 ? cappedAt(0.5 * (D1 - h), input.stepDrop_mm) : 0;
+  const stepDrop = input.stepDrop_mm > 0 ? capped(0.5 * (D1 - h), input.stepDrop_mm) : 0;
   return {
     input,
     half_mm: b,
@@ -151,7 +151,7 @@ function deckFall(section: Section, U: number): number {
   const beyond = flat > 0 ? Math.max(0, U - flat) / (1 - flat) : U;
   let fall = section.crown_mm * (flat > 0 ? beyond * beyond * beyond : beyond * beyond);
   if (section.stepDrop_mm > 0) {
-    fall += section.stepDrop_mm * step((U - section.stepFrom) / section.stepOver);
+    fall += section.stepDrop_mm * smootherstep((U - section.stepFrom) / section.stepOver);
   }
   return fall;
 }
@@ -223,16 +223,6 @@ export function deckParameterAt(section: Section, y_mm: number): number {
   }
   return s;
 }
-
-/** 6-point Gauss-Legendre on [-1, 1]; Abramowitz and Stegun, table 25.4. Exact to degree 11. */
-const GAUSS6 = [
-  [-0.9324695142031521, 0.1713244923791704],
-  [-0.6612093864662645, 0.3607615730481386],
-  [-0.2386191860831969, 0.467913934572691],
-  [0.2386191860831969, 0.467913934572691],
-  [0.6612093864662645, 0.3607615730481386],
-  [0.9324695142031521, 0.1713244923791704],
-] as const;
 
 /** ∫ z dy under the deck between two parameters, no lens. Exact for a plain deck. */
 function deckIntegral(section: Section, from: number, to: number): number {

@@ -1,3 +1,4 @@
+import { type Facet, facetInto } from './facet.ts';
 import type { Mesh } from './mesh.ts';
 
 /** A mesh to be lit: a vertex for every normal it needs, so that creases stay sharp. */
@@ -59,23 +60,16 @@ export function litMesh(mesh: Mesh, crease_rad = CREASE_rad): LitMesh {
 
 function faceNormals({ positions: p, triangles }: Mesh): Float64Array {
   const out = new Float64Array(triangles.length);
+  const facet: Facet = { x: 0, y: 0, z: 0 };
   for (let t = 0; t < triangles.length; t += 3) {
     const a = 3 * triangles[t];
     const b = 3 * triangles[t + 1];
     const c = 3 * triangles[t + 2];
-    const ux = p[b] - p[a];
-    const uy = p[b + 1] - p[a + 1];
-    const uz = p[b + 2] - p[a + 2];
-    const vx = p[c] - p[a];
-    const vy = p[c + 1] - p[a + 1];
-    const vz = p[c + 2] - p[a + 2];
-    const nx = uy * vz - uz * vy;
-    const ny = uz * vx - ux * vz;
-    const nz = ux * vy - uy * vx;
-    const size = Math.hypot(nx, ny, nz) || 1;
-    out[t] = nx / size;
-    out[t + 1] = ny / size;
-    out[t + 2] = nz / size;
+    facetInto(p, a, b, c, facet);
+    const size = Math.hypot(facet.x, facet.y, facet.z) || 1;
+    out[t] = facet.x / size;
+    out[t + 1] = facet.y / size;
+    out[t + 2] = facet.z / size;
   }
   return out;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { modelNamed } from '../models/models.ts';
 import { meshFaults } from '../testing/validateMesh.ts';

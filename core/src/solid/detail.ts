@@ -1,5 +1,5 @@
-import type { Shape } from '../board/shape.ts';
-import { sectionAt } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
+import { sectionAt } from '../shape/shape.ts';
 import {
   bottomPoint,
   deckPoint,
@@ -8,6 +8,7 @@ import {
   type SectionPoint,
   underPoint,
 } from '../section/section.ts';
+import { halfSection } from '../section/walk.ts';
 import { type MeshDetail, ringDetail } from './mesh.ts';
 import { meshStations } from './stations.ts';
 
@@ -52,20 +53,8 @@ function ringAt(shape: Shape, x_mm: number, samples: number): { y: number; z: nu
   const section = sectionAt(shape, x_mm);
   if (!section) return undefined;
   const rocker = shape.rocker.line.valueAt(x_mm);
-  const out: { y: number; z: number }[] = [];
-  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
-  const push = () => out.push({ y: point.y_mm, z: rocker + point.z_mm });
-  for (const { write } of PARTS) {
-    for (let k = 0; k < samples; k++) {
-      write(section, k / samples, point);
-      push();
-    }
-  }
-  for (let k = 0; k <= samples; k++) {
-    bottomPoint(section, section.bottomEnd * (1 - k / samples), point);
-    push();
-  }
-  return out;
+  const counts = { deck: samples, under: samples, fillet: samples, bottom: samples };
+  return halfSection(section, counts).map(({ y_mm, z_mm }) => ({ y: y_mm, z: rocker + z_mm }));
 }
 
 /** Points on each part of a ring that is tried. */

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../board/shape.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { litresBetween } from '../measure/distribution.ts';
 import { modelNamed } from '../models/models.ts';
 import { loftedByJscad, loftedByOpenCascade, openCascade, sectionsOf } from '../testing/lofts.ts';

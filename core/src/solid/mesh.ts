@@ -1,9 +1,8 @@
-import { channelCorners } from '../bottom/bottom.ts';
 import { notchHalfBreadthAt } from '../outline/outline.ts';
-import type { LayerKind } from '../board/document.ts';
-import type { Shape } from '../board/shape.ts';
-import { sectionAt } from '../board/shape.ts';
-import { bottomPoint, deckParameterAt, deckPoint, type Section, type SectionPoint } from '../section/section.ts';
+import type { LayerKind } from '../document/schema.ts';
+import type { Shape } from '../shape/shape.ts';
+import { sectionAt } from '../shape/shape.ts';
+import { type HalfCounts, walkHalf } from '../section/walk.ts';
 import { meshStations } from './stations.ts';
 
 /** A closed triangle mesh, outward by the right-hand rule; mm, axes of docs/conventions.md. */
@@ -14,14 +13,6 @@ export interface Mesh {
   readonly triangles: Uint32Array;
   /** How a board's own vertices lie: rows from tail to nose. Other meshes have none. */
   readonly grid?: { readonly rows: readonly Row[]; readonly half: number };
-}
-
-/** How many intervals a half ring has on each part. The sum is even. */
-export interface RingDetail {
-  deck: number;
-  under: number;
-  fillet: number;
-  bottom: number;
 }
 
 export interface MeshDetail {
@@ -43,8 +34,8 @@ const WORKED_BOTTOM: Readonly<Partial<Record<LayerKind, number>>> = {
   channels: 48,
 };
 
-/** Splits a ring over deck, under-rail, fillet and bottom; more on a bottom with channels or a stepped deck. */
-export function ringDetail(shape: Shape, ring: number): RingDetail {
+/** Splits a ring over deck, under-rail, fillet and bottom, each an even number; more on a bottom with channels or a stepped deck. */
+export function ringDetail(shape: Shape, ring: number): HalfCounts {
   const unit = ring / 96;
   const even = (count: number) => Math.max(2, 2 * Math.round(count / 2));
   const bottom = Math.max(PLAIN_BOTTOM, ...shape.bottom.layers.map(({ layer }) => WORKED_BOTTOM[layer.kind] ?? 0));
@@ -55,94 +46,6 @@ export function ringDetail(shape: Shape, ring: number): RingDetail {
     fillet: even(4 * unit),
     bottom: even(bottom * unit),
   };
-}
-
-const point: SectionPoint = { y_mm: 0, z_mm: 0 };
-
-/** Cubic Bernstein weights at the points of one part of a ring. */
-function weightsOf(count: number): Float64Array {
-  const out = new Float64Array(4 * count);
-  for (let k = 0; k < count; k++) {
-    const s = k / count;
-    const r = 1 - s;
-    out.set([r * r * r, 3 * r * r * s, 3 * r * s * s, s * s * s], 4 * k);
-  }
-  return out;
-}
-
-const weights = new Map<number, Float64Array>();
-
-function weightsFor(count: number): Float64Array {
-  let found = weights.get(count);
-  if (!found) weights.set(count, (found = weightsOf(count)));
-  return found;
-}
-
-/** The deck's points of a half ring, stringer to just before the apex. Plain decks by table, worked ones point by point. */
-function deckInto(section: Section, count: number, out: Float64Array): number {
-  const { notch_mm, flat, thickness_mm, lens } = section.input;
-  let at = 0;
-  if (notch_mm > 0 || flat > 0 || section.stepDrop_mm > 0) {
-    const from = notch_mm > 0 ? deckParameterAt(section, notch_mm) : 0;
-    for (let k = 0; k < count; k++) {
-      deckPoint(section, from + ((1 - from) * k) / count, point);
-      out[at++] = point.y_mm;
-      out[at++] = point.z_mm;
-    }
-    return at;
-  }
-  const w = weightsFor(count);
-  const { half_mm, alpha, beta, apex_mm, crown_mm } = section;
-  for (let k = 0; k < 4 * count; k += 4) {
-    const share = w[k + 1] * alpha + w[k + 2] + w[k + 3];
-    const rise = w[k] + w[k + 1] + w[k + 2] * beta;
-    out[at++] = half_mm * share;
-    out[at++] = apex_mm + (thickness_mm - crown_mm * share * share - apex_mm) * rise * lens;
-  }
-  return at;
-}
-
-function cubicInto(section: Section, cubic: Section['under'], count: number, out: Float64Array, start: number): number {
-  const w = weightsFor(count);
-  const { apex_mm } = section;
-  const { lens } = section.input;
-  const [y0, z0, y1, z1, y2, z2, y3, z3] = cubic;
-  let at = start;
-  for (let k = 0; k < 4 * count; k += 4) {
-    const a = w[k];
-    const b = w[k + 1];
-    const c = w[k + 2];
-    const d = w[k + 3];
-    out[at++] = a * y0 + b * y1 + c * y2 + d * y3;
-    out[at++] = apex_mm + (a * z0 + b * z1 + c * z2 + d * z3 - apex_mm) * lens;
-  }
-  return at;
-}
-
-/** Writes the half ring, deck stringer (or notch) to bottom stringer (or notch), as y, z pairs. */
-function halfRingInto(section: Section, detail: RingDetail, out: Float64Array): void {
-  const notch = section.input.notch_mm;
-  let at = deckInto(section, detail.deck, out);
-  at = cubicInto(section, section.under, detail.under, out, at);
-  at = cubicInto(section, section.fillet, detail.fillet, out, at);
-  const vFrom = section.bottomEnd;
-  const vTo = notch > 0 ? notch / section.edgeY_mm : 0;
-  const first = at;
-  for (let k = 0; k <= detail.bottom; k++) {
-    bottomPoint(section, vFrom + ((vTo - vFrom) * k) / detail.bottom, point);
-    out[at++] = point.y_mm;
-    out[at++] = point.z_mm;
-  }
-  if (section.input.bottom.layers.some((layer) => layer.kind === 'channels')) {
-    for (const corner of channelCorners(section.input.bottom)) {
-      const k = Math.round(((corner - vFrom) / (vTo - vFrom)) * detail.bottom);
-      if (k <= 0 || k >= detail.bottom) continue;
-      bottomPoint(section, corner, point);
-      out[first + 2 * k] = point.y_mm;
-      out[first + 2 * k + 1] = point.z_mm;
-    }
-  }
-  if (notch > 0) out[0] = notch;
 }
 
 /** Where a station's vertices lie in the mesh: one point, one ring, or two rings beside a notch. */
@@ -182,7 +85,7 @@ export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL, into?: M
       positions.set([x, 0, rocker + tipHeight(shape, x, tip)], 3 * start);
       continue;
     }
-    halfRingInto(section, rings, ring);
+    walkHalf(section, rings, ring);
     if (kind === 'full') {
       ring[0] = 0;
       ring[2 * half] = 0;

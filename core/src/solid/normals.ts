@@ -1,3 +1,4 @@
+import { type Facet, facetInto } from './facet.ts';
 import type { Mesh, Row } from './mesh.ts';
 
 /**
@@ -68,23 +69,16 @@ function mirrored(row: Row, j: number, half: number): number {
 
 function facetNormals({ positions: p, triangles }: Mesh, out: Float32Array): void {
   out.fill(0);
+  const facet: Facet = { x: 0, y: 0, z: 0 };
   for (let t = 0; t < triangles.length; t += 3) {
     const a = 3 * triangles[t];
     const b = 3 * triangles[t + 1];
     const c = 3 * triangles[t + 2];
-    const ux = p[b] - p[a];
-    const uy = p[b + 1] - p[a + 1];
-    const uz = p[b + 2] - p[a + 2];
-    const vx = p[c] - p[a];
-    const vy = p[c + 1] - p[a + 1];
-    const vz = p[c + 2] - p[a + 2];
-    const nx = uy * vz - uz * vy;
-    const ny = uz * vx - ux * vz;
-    const nz = ux * vy - uy * vx;
+    facetInto(p, a, b, c, facet);
     for (const at of [a, b, c]) {
-      out[at] += nx;
-      out[at + 1] += ny;
-      out[at + 2] += nz;
+      out[at] += facet.x;
+      out[at + 1] += facet.y;
+      out[at + 2] += facet.z;
     }
   }
   for (let v = 0; v < out.length; v += 3) {

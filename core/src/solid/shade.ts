@@ -1,4 +1,4 @@
-import { sectionAt, type Shape } from '../board/shape.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
 import { deckPoint, type SectionPoint } from '../section/section.ts';
 
 /** How light the deck is seen from above, under two low lamps at the rails: rows of bytes, 0 dark to 255 light. */

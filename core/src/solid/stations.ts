@@ -1,4 +1,4 @@
-import type { Shape } from '../board/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 
 /** Two stations of a mesh stay this far apart. */
 const LEAST_GAP_mm = 0.01;

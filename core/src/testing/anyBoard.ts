@@ -11,8 +11,8 @@ import {
   type RailStation,
   TAIL_KINDS,
   type Wing,
-} from '../board/document.ts';
-import { boardIssues } from '../board/issues.ts';
+} from '../document/schema.ts';
+import { boardIssues } from '../shape/issues.ts';
 import { finBoxes } from '../fins/placement.ts';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });

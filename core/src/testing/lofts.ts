@@ -3,8 +3,8 @@ import { readFileSync } from 'node:fs';
 import jscad from '@jscad/modeling';
 import initOpenCascade from 'replicad-opencascadejs';
 import { assembleWire, loft, makeLine, measureVolume, type Point, setOC } from 'replicad';
-import { sectionAt, type Shape } from '../board/shape.ts';
-import { sectionRing } from '../files/boardDrawings.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
+import { sectionRing } from '../section/walk.ts';
 
 /** A board's sections at stations closer together toward its ends, each a closed ring of points in space, mm. */
 export interface Sections {
@@ -22,7 +22,7 @@ export function sectionsOf(shape: Shape, count: number, points: number): Section
     const section = sectionAt(shape, x);
     if (!section) throw new RangeError(`sectionsOf: no section at ${x}`);
     const rocker = shape.rocker.line.valueAt(x);
-    return sectionRing(section, points).map((p): [number, number, number] => [x, p.x_mm, p.y_mm + rocker]);
+    return sectionRing(section, points).map((p): [number, number, number] => [x, p.y_mm, p.z_mm + rocker]);
   });
   return { from_mm, to_mm, rings };
 }

@@ -20,14 +20,14 @@ export function RailsOnPlan({ scale }: { scale: PlankScale }) {
         const x_mm = stationOfMark(station, shape.anchors);
         const section = sectionAt(shape, x_mm);
         if (!section) return null;
-        const ring = sectionRing(section, 24).filter((p) => p.x_mm >= Math.max(0, section.half_mm - SHOWN_mm));
+        const ring = sectionRing(section, 24).filter((p) => p.y_mm >= Math.max(0, section.half_mm - SHOWN_mm));
         const middle = section.input.thickness_mm / 2;
         const x = scale.x(x_mm);
         const rail = scale.centre + section.half_mm * scale.k;
         const path = ring
           .map(
             (p) =>
-              `${(x + (p.y_mm - middle) * size).toFixed(1)} ${(rail - 4 + (p.x_mm - section.half_mm) * size).toFixed(1)}`,
+              `${(x + (p.z_mm - middle) * size).toFixed(1)} ${(rail - 4 + (p.y_mm - section.half_mm) * size).toFixed(1)}`,
           )
           .join('L');
         return (

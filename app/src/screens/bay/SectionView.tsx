@@ -1,37 +1,19 @@
 import { type ReactNode, useRef } from 'react';
 import {
   bottomHeight,
-  bottomPoint,
-  deckPoint,
-  filletPoint,
+  type HalfCounts,
+  halfSection,
   railRatio,
   type Section,
   sectionAt,
-  type SectionPoint,
   straightedgeAcross,
-  underPoint,
 } from '@june-tide/core';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { useLiveBay } from './useBay.ts';
 
-/** The half section as points, deck at the stringer (or notch) round the rail to the bottom at the stringer. */
-function halfPoints(section: Section): SectionPoint[] {
-  const points: SectionPoint[] = [];
-  const point: SectionPoint = { y_mm: 0, z_mm: 0 };
-  const run = (write: (section: Section, s: number, out: SectionPoint) => void, count: number, from = 0, to = 1) => {
-    for (let k = 0; k <= count; k++) {
-      write(section, from + ((to - from) * k) / count, point);
-      points.push({ ...point });
-    }
-  };
-  run(deckPoint, 32);
-  run(underPoint, 14);
-  run(filletPoint, 6);
-  run(bottomPoint, 40, section.bottomEnd, 0);
-  const notch = section.input.notch_mm;
-  return notch > 0 ? points.filter((p) => p.y_mm >= notch) : points;
-}
+/** So fine is the half section drawn: no corner shows at the size of the bench. */
+const DRAWN: HalfCounts = { deck: 32, under: 14, fillet: 6, bottom: 40 };
 
 /** The cross-section at the hook, at as large a scale as fits, with its numbers. */
 export function SectionView({ tools }: { tools?: ReactNode }) {
@@ -108,7 +90,7 @@ const EDGES = { left: 66, right: 58, top: 12, foot: 46 };
 
 /** Half the section, stringer at the left, as large as fits; thickness, apex, tuck and the straightedge written on it. */
 function Drawn({ section, width, height }: { section: Section; width: number; height: number }) {
-  const points = halfPoints(section);
+  const points = halfSection(section, DRAWN);
   const low = Math.min(...points.map((p) => p.z_mm));
   const high = Math.max(...points.map((p) => p.z_mm));
   const k = Math.min(

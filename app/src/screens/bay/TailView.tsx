@@ -141,7 +141,7 @@ function Behind({ shape, width, height }: { shape: Shape; width: number; height:
   // Bottom up: the deck lies on the stand.
   const Z = (z_mm: number) => foot - (section.input.thickness_mm - z_mm) * k;
   const ring = sectionRing(section, 32);
-  const outline = ring.map((p) => `${X(p.x_mm).toFixed(1)} ${Z(p.y_mm).toFixed(1)}`).join('L');
+  const outline = ring.map((p) => `${X(p.y_mm).toFixed(1)} ${Z(p.z_mm).toFixed(1)}`).join('L');
   return (
     <svg width={width} height={height} role="img" aria-label="The fins from behind, bottom up">
       <path d={`M${outline}Z`} fill="var(--board)" stroke="var(--ink)" strokeWidth={2} />

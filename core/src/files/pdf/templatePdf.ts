@@ -1,5 +1,5 @@
 import { type PDFFont, type PDFPage, StandardFonts } from 'pdf-lib';
-import type { Shape } from '../../board/shape.ts';
+import type { Shape } from '../../shape/shape.ts';
 import type { LengthStyle } from '../../units/format.ts';
 import type { Drawing } from '../drawing.ts';
 import { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import jsQR from 'jsqr';
-import { shapeOf } from '../../board/shape.ts';
+import { shapeOf } from '../../shape/shape.ts';
 import { stationTable } from '../../measure/stationTable.ts';
 import { volume_L } from '../../measure/volume.ts';
 import { modelNamed, models } from '../../models/models.ts';

@@ -1,5 +1,5 @@
 import { StandardFonts } from 'pdf-lib';
-import type { Shape } from '../../board/shape.ts';
+import type { Shape } from '../../shape/shape.ts';
 import { ticketLines } from '../../measure/ticket.ts';
 import { outlinePoints } from '../../outline/outline.ts';
 import { volume_L } from '../../measure/volume.ts';

@@ -1,5 +1,5 @@
 import { StandardFonts } from 'pdf-lib';
-import type { Shape } from '../../board/shape.ts';
+import type { Shape } from '../../shape/shape.ts';
 import { placeWords, type StationRow, stationTable } from '../../measure/stationTable.ts';
 import { volume_L } from '../../measure/volume.ts';
 import { railRatio } from '../../rails/rails.ts';

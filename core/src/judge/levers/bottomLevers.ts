@@ -1,5 +1,5 @@
-import type { Board, BottomLayer, LayerKind } from '../../board/document.ts';
-import { anchorsOf, distanceFrom, stationOfMark } from '../../board/station.ts';
+import type { Board, BottomLayer, LayerKind } from '../../document/schema.ts';
+import { anchorsOf, distanceFrom, stationOfMark } from '../../document/station.ts';
 import { withNewLayer } from '../../edit/parts.ts';
 import { clamp, inch, type Lever } from './lever.ts';
 

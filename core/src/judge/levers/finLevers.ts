@@ -1,4 +1,4 @@
-import type { Board, FinBox } from '../../board/document.ts';
+import type { Board, FinBox } from '../../document/schema.ts';
 import { clamp, degrees, inch, type Lever } from './lever.ts';
 
 function everyFin(board: Board, change: (box: FinBox) => FinBox): Board {

@@ -1,4 +1,4 @@
-import type { Board } from '../../board/document.ts';
+import type { Board } from '../../document/schema.ts';
 import { INCH_mm } from '../../units/length.ts';
 import type { FactKey, Facts } from '../facts.ts';
 

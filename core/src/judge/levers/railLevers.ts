@@ -1,5 +1,5 @@
-import type { Board } from '../../board/document.ts';
-import { anchorsOf, stationOfMark } from '../../board/station.ts';
+import type { Board } from '../../document/schema.ts';
+import { anchorsOf, stationOfMark } from '../../document/station.ts';
 import { clamp, inch, type Lever } from './lever.ts';
 
 function everyRail(board: Board, change: (rail: Board['rails']['stations'][number]) => object): Board {

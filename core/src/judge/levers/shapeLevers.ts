@@ -1,5 +1,5 @@
-import type { Board, Mark } from '../../board/document.ts';
-import { shapeOf } from '../../board/shape.ts';
+import type { Board, Mark } from '../../document/schema.ts';
+import { shapeOf } from '../../shape/shape.ts';
 import { thickened, widened } from '../../edit/size.ts';
 import { thicknessAt } from '../../foil/foil.ts';
 import { halfBreadthAt } from '../../outline/outline.ts';

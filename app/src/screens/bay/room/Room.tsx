@@ -62,7 +62,7 @@ export default function Room() {
       board: solid,
       fins: placedFins(shape).map((fin) => litMesh(fin)),
       over: over ? linesOf(over.shape, over.shift_mm) : [],
-      section: section ? sectionRing(section).map((p) => [hook_mm, p.x_mm, p.y_mm + lift]) : [],
+      section: section ? sectionRing(section).map((p) => [hook_mm, p.y_mm, p.z_mm + lift]) : [],
       hook_mm,
       cut,
       stripes,
@@ -133,7 +133,7 @@ function linesOf(shape: Shape, shift_mm: number): Point[][] {
     const section = sectionAt(shape, x);
     if (!section) continue;
     const lift = shape.rocker.line.valueAt(x);
-    const ring = sectionRing(section, 24).map((p): Point => [x + shift_mm, p.x_mm, p.y_mm + lift]);
+    const ring = sectionRing(section, 24).map((p): Point => [x + shift_mm, p.y_mm, p.z_mm + lift]);
     lines.push([...ring, ring[0]]);
   }
   return lines;

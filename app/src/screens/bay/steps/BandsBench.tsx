@@ -142,14 +142,14 @@ function BandSection({ bands }: { bands: RailBands }) {
   const { shape, hook_mm } = useBay();
   const section = sectionAt(shape, hook_mm);
   if (!section) return null;
-  const ring = sectionRing(section, 60).filter((p) => p.x_mm >= 0);
+  const ring = sectionRing(section, 60).filter((p) => p.y_mm >= 0);
   const cuts = bandedSection(shape, bands, hook_mm);
   const half = section.half_mm;
-  const zs = [...ring.map((p) => p.y_mm), ...cuts.map((p) => p.z_mm)];
+  const zs = [...ring.map((p) => p.z_mm), ...cuts.map((p) => p.z_mm)];
   const [low, high] = [Math.min(...zs), Math.max(...zs)];
   const k = Math.min(620 / half, 130 / (high - low));
   const at = (y: number, z: number) => `${(4 + y * k).toFixed(1)} ${(6 + (high - z) * k).toFixed(1)}`;
-  const rail = `M${ring.map((p) => at(p.x_mm, p.y_mm)).join('L')}`;
+  const rail = `M${ring.map((p) => at(p.y_mm, p.z_mm)).join('L')}`;
   // Closed straight through the board, which is painted over it.
   const banded = `M${cuts.map((p) => at(p.y_mm, p.z_mm)).join('L')}Z`;
   return (

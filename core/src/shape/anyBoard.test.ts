@@ -10,8 +10,8 @@ import { judgedByManifold, manifoldLibrary } from '../testing/manifold.ts';
 import { meshFaults } from '../testing/validateMesh.ts';
 import { MARK_MET_mm } from '../tolerances.ts';
 import { sectionAt, shapeOf } from './shape.ts';
-import { stationOfMark } from './station.ts';
-import { type Board, boardSchema, type Mark } from './document.ts';
+import { stationOfMark } from '../document/station.ts';
+import { type Board, boardSchema, type Mark } from '../document/schema.ts';
 
 const SEED = 20261125;
 

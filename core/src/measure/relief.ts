@@ -1,6 +1,6 @@
 import { contours } from 'd3-contour';
-import { sectionAt, type Shape } from '../board/shape.ts';
-import { bottomHeight } from './bottom.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
+import { bottomHeight } from '../bottom/bottom.ts';
 
 /** Lines of equal light under a straightedge laid across the bottom, on the right half of the plan. */
 export interface ReliefLine {

@@ -1,8 +1,8 @@
 import { hasBlock } from '../outline/tails.ts';
 import { wingsAt } from '../outline/wings.ts';
 import { MARK_GAP_mm } from '../tolerances.ts';
-import { type Board, boardSchema, type Mark } from './document.ts';
-import { anchorsOf, stationOfMark } from './station.ts';
+import { type Board, boardSchema, type Mark } from '../document/schema.ts';
+import { anchorsOf, stationOfMark } from '../document/station.ts';
 
 /** One thing wrong with a document, as data: what, where, against which limit. */
 export interface Issue {

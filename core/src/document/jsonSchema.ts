@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { BOARD_VERSION, boardSchema } from './document.ts';
+import { BOARD_VERSION, boardSchema } from './schema.ts';
 
 /** The board document as JSON Schema, draft 2020-12: what docs/schema/board.schema.json publishes. */
 export function boardJsonSchema(): Record<string, unknown> {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { sectionAt, shapeOf } from '../board/shape.ts';
-import type { Board, BottomLayer } from '../board/document.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
+import type { Board, BottomLayer } from '../document/schema.ts';
 import { modelNamed } from '../models/models.ts';
 import { straightedgeAcross } from '../section/straightedge.ts';
 import { bottomRelief } from './relief.ts';

@@ -3,7 +3,7 @@ import { hollowStretches } from '../curve/spring.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { wingsAt } from '../outline/wings.ts';
 import { type Shape } from './shape.ts';
-import { stationOfMark } from './station.ts';
+import { stationOfMark } from '../document/station.ts';
 
 /** What a batten cannot do fairly on one of the three curves. */
 export interface CurveTrouble extends MarkTrouble {

@@ -1,12 +1,12 @@
 // Riders and waves for the tests of judgement. Invented.
-import type { Board } from '../board/document.ts';
-import { shapeOf } from '../board/shape.ts';
+import type { Board } from '../document/schema.ts';
+import { shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { litresFor } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
-import { Facts } from './facts.ts';
-import type { Case } from './rule.ts';
-import { type Schools, USUAL_SCHOOLS } from './schools.ts';
+import { Facts } from '../judge/facts.ts';
+import type { Case } from '../judge/rule.ts';
+import { type Schools, USUAL_SCHOOLS } from '../rider/schools.ts';
 
 const waves = (
   size: Waves['size'],

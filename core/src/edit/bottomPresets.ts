@@ -1,4 +1,4 @@
-import type { Board, BottomLayer } from '../board/document.ts';
+import type { Board, BottomLayer } from '../document/schema.ts';
 import { contour } from '../models/recipe.ts';
 
 /** Bottoms to start from, with usual depths. Common practice, from memory. */

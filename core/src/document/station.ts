@@ -1,4 +1,4 @@
-import type { Mark } from './document.ts';
+import type { Mark } from './schema.ts';
 
 /** What a station can be tied to, and where that is on one board. */
 export interface Anchors {

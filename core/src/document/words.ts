@@ -1,4 +1,4 @@
-import type { Family, LayerKind, TailKind } from './document.ts';
+import type { Family, LayerKind, TailKind } from './schema.ts';
 
 /** The trade's words for the document's own. */
 export const FAMILY_WORDS: Readonly<Record<Family, string>> = {

@@ -6,8 +6,8 @@ import { halfBreadthAt, notchHalfBreadthAt, type Outline, sprungOutline } from '
 import { blendedRails, railAt, type Rails } from '../rails/rails.ts';
 import { type Rocker, sprungRocker } from '../rocker/rocker.ts';
 import { type Section, sectionOf } from '../section/section.ts';
-import type { Board, Mark } from './document.ts';
-import { type Anchors, anchorsOf, stationOfMark } from './station.ts';
+import type { Board, Mark } from '../document/schema.ts';
+import { type Anchors, anchorsOf, stationOfMark } from '../document/station.ts';
 
 /** A board with every curve sprung: what all measures, sections and solids are taken from. Immutable. */
 export interface Shape {

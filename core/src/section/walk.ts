@@ -1,0 +1,122 @@
+import { channelCorners } from '../bottom/bottom.ts';
+import { bottomPoint, deckParameterAt, deckPoint, type Section, type SectionPoint } from './section.ts';
+
+/** How many intervals a half section has on each of its parts. */
+export interface HalfCounts {
+  deck: number;
+  under: number;
+  fillet: number;
+  bottom: number;
+}
+
+/** Points of a half section walked with these counts, both ends included. */
+export const halfPoints = ({ deck, under, fillet, bottom }: HalfCounts): number => deck + under + fillet + bottom + 1;
+
+const point: SectionPoint = { y_mm: 0, z_mm: 0 };
+
+/** Cubic Bernstein weights at the points of one part of a walk, its end left out. */
+function weightsOf(count: number): Float64Array {
+  const out = new Float64Array(4 * count);
+  for (let k = 0; k < count; k++) {
+    const s = k / count;
+    const r = 1 - s;
+    out.set([r * r * r, 3 * r * r * s, 3 * r * s * s, s * s * s], 4 * k);
+  }
+  return out;
+}
+
+const weights = new Map<number, Float64Array>();
+
+function weightsFor(count: number): Float64Array {
+  let found = weights.get(count);
+  if (!found) weights.set(count, (found = weightsOf(count)));
+  return found;
+}
+
+/** The deck's points, stringer or notch to just before the apex. Plain decks by table, worked ones point by point. */
+function deckInto(section: Section, count: number, out: Float64Array): number {
+  const { notch_mm, flat, thickness_mm, lens } = section.input;
+  let at = 0;
+  if (notch_mm > 0 || flat > 0 || section.stepDrop_mm > 0) {
+    const from = notch_mm > 0 ? deckParameterAt(section, notch_mm) : 0;
+    for (let k = 0; k < count; k++) {
+      deckPoint(section, from + ((1 - from) * k) / count, point);
+      out[at++] = point.y_mm;
+      out[at++] = point.z_mm;
+    }
+    return at;
+  }
+  const w = weightsFor(count);
+  const { half_mm, alpha, beta, apex_mm, crown_mm } = section;
+  for (let k = 0; k < 4 * count; k += 4) {
+    const share = w[k + 1] * alpha + w[k + 2] + w[k + 3];
+    const rise = w[k] + w[k + 1] + w[k + 2] * beta;
+    out[at++] = half_mm * share;
+    out[at++] = apex_mm + (thickness_mm - crown_mm * share * share - apex_mm) * rise * lens;
+  }
+  return at;
+}
+
+function cubicInto(section: Section, cubic: Section['under'], count: number, out: Float64Array, start: number): number {
+  const w = weightsFor(count);
+  const { apex_mm } = section;
+  const { lens } = section.input;
+  const [y0, z0, y1, z1, y2, z2, y3, z3] = cubic;
+  let at = start;
+  for (let k = 0; k < 4 * count; k += 4) {
+    const a = w[k];
+    const b = w[k + 1];
+    const c = w[k + 2];
+    const d = w[k + 3];
+    out[at++] = a * y0 + b * y1 + c * y2 + d * y3;
+    out[at++] = apex_mm + (a * z0 + b * z1 + c * z2 + d * z3 - apex_mm) * lens;
+  }
+  return at;
+}
+
+/**
+ * Walks a half section from the deck at the stringer, or at the notch that splits the tail, round the rail to the bottom
+ * there: y, z pairs of `halfPoints(counts)` points on the exact curves. Corners of channels are points of the walk.
+ */
+export function walkHalf(section: Section, counts: HalfCounts, out: Float64Array): void {
+  const notch = section.input.notch_mm;
+  let at = deckInto(section, counts.deck, out);
+  at = cubicInto(section, section.under, counts.under, out, at);
+  at = cubicInto(section, section.fillet, counts.fillet, out, at);
+  const vFrom = section.bottomEnd;
+  const vTo = notch > 0 ? notch / section.edgeY_mm : 0;
+  const first = at;
+  for (let k = 0; k <= counts.bottom; k++) {
+    bottomPoint(section, vFrom + ((vTo - vFrom) * k) / counts.bottom, point);
+    out[at++] = point.y_mm;
+    out[at++] = point.z_mm;
+  }
+  if (section.input.bottom.layers.some((layer) => layer.kind === 'channels')) {
+    for (const corner of channelCorners(section.input.bottom)) {
+      const k = Math.round(((corner - vFrom) / (vTo - vFrom)) * counts.bottom);
+      if (k <= 0 || k >= counts.bottom) continue;
+      bottomPoint(section, corner, point);
+      out[first + 2 * k] = point.y_mm;
+      out[first + 2 * k + 1] = point.z_mm;
+    }
+  }
+  if (notch > 0) out[0] = notch;
+}
+
+/** The points of a half section, deck to bottom, as the walk has them. */
+export function halfSection(section: Section, counts: HalfCounts): SectionPoint[] {
+  const flat = new Float64Array(2 * halfPoints(counts));
+  walkHalf(section, counts, flat);
+  return Array.from({ length: flat.length / 2 }, (_, k) => ({ y_mm: flat[2 * k], z_mm: flat[2 * k + 1] }));
+}
+
+/** Points round an edge fillet of a drawn ring: its radius is a few millimetres. */
+const FILLET_OF_RING = 16;
+
+/** The whole ring of a section, deck at the stringer round one rail to the bottom and back by the other; a split tail's right half. */
+export function sectionRing(section: Section, count = 48): SectionPoint[] {
+  const half = halfSection(section, { deck: count, under: count, fillet: FILLET_OF_RING, bottom: 2 * count });
+  if (section.input.notch_mm > 0) return half;
+  const other = half.slice(1, -1).reverse();
+  return [...half, ...other.map(({ y_mm, z_mm }) => ({ y_mm: -y_mm, z_mm }))];
+}
