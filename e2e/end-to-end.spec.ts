@@ -1,4 +1,7 @@
-import { modelNamed, readBoardFile, shapeOf, volume_L } from '@june-tide/core';
+import { readBoardFile } from '@june-tide/core/files';
+import { volume_L } from '@june-tide/core/measure';
+import { modelNamed } from '@june-tide/core/models';
+import { shapeOf } from '@june-tide/core/shape';
 import { readPdf } from '../core/src/testing/pdf.ts';
 import { choose, drag, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
 

@@ -89,7 +89,6 @@ export function build({ always = false } = {}) {
       '--platform=node',
       '--format=esm',
       '--packages=external',
-      '--alias:@june-tide/core=./core/src/index.ts',
       '--outfile=server/dist/main.mjs',
       '--log-level=warning',
     ],

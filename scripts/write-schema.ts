@@ -1,7 +1,7 @@
 // Writes the published JSON Schema of the board file from the zod schema. A test compares the two.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { boardJsonSchema } from '@june-tide/core';
+import { boardJsonSchema } from '@june-tide/core/document';
 
 const folder = join(import.meta.dirname, '..', 'docs', 'schema');
 mkdirSync(folder, { recursive: true });

@@ -1,14 +1,9 @@
-import {
-  anchorsOf,
-  type Board,
-  meshNormals,
-  meshOf,
-  modelNamed,
-  type Shape,
-  shapeOf,
-  sprungOutline,
-  volume_L,
-} from '@june-tide/core';
+import { anchorsOf, type Board } from '@june-tide/core/document';
+import { volume_L } from '@june-tide/core/measure';
+import { modelNamed } from '@june-tide/core/models';
+import { sprungOutline } from '@june-tide/core/outline';
+import { type Shape, shapeOf } from '@june-tide/core/shape';
+import { meshNormals, meshOf } from '@june-tide/core/solid';
 import Module from 'manifold-3d';
 import { medianOf } from './timing.ts';
 import type { Timed } from './table.ts';

@@ -1,4 +1,7 @@
-import { meshNormals, meshOf, modelNamed, shapeOf, volume_L } from '@june-tide/core';
+import { volume_L } from '@june-tide/core/measure';
+import { modelNamed } from '@june-tide/core/models';
+import { shapeOf } from '@june-tide/core/shape';
+import { meshNormals, meshOf } from '@june-tide/core/solid';
 import { medianOf } from './timing.ts';
 
 /** How mesh, normals and memory grow with stations and ring. */

@@ -1,16 +1,8 @@
-import {
-  type Case,
-  compareTraits,
-  Facts,
-  judged,
-  litresFor,
-  measure,
-  modelNamed,
-  type Rider,
-  shapeOf,
-  USUAL_SCHOOLS,
-  writerOf,
-} from '@june-tide/core';
+import { type Case, compareTraits, Facts, judged, writerOf } from '@june-tide/core/judge';
+import { measure } from '@june-tide/core/measure';
+import { modelNamed } from '@june-tide/core/models';
+import { litresFor, type Rider, USUAL_SCHOOLS } from '@june-tide/core/rider';
+import { shapeOf } from '@june-tide/core/shape';
 import { medianOf } from './timing.ts';
 import type { Timed } from './table.ts';
 

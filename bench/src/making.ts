@@ -2,14 +2,14 @@ import {
   asBuilt,
   blankLines,
   fitInBlank,
-  measure,
   measuringSheet,
-  modelNamed,
   railBands,
   readingsOf,
-  shapeOf,
   usualShelf,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
+import { measure } from '@june-tide/core/measure';
+import { modelNamed } from '@june-tide/core/models';
+import { shapeOf } from '@june-tide/core/shape';
 import type { Timed } from './table.ts';
 import { medianOf } from './timing.ts';
 

@@ -1,4 +1,10 @@
-import { type Board, meshOf, meshToStl, modelNamed, models, scaledToLitres, shapeOf, volume_L } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { scaledToLitres } from '@june-tide/core/edit';
+import { meshToStl } from '@june-tide/core/files';
+import { volume_L } from '@june-tide/core/measure';
+import { modelNamed, models } from '@june-tide/core/models';
+import { shapeOf } from '@june-tide/core/shape';
+import { meshOf } from '@june-tide/core/solid';
 import { loftedByJscad, loftedByOpenCascade, openCascade, sectionsOf } from '../../core/src/testing/lofts.ts';
 import { manifoldLibrary } from '../../core/src/testing/manifold.ts';
 import { medianOf } from './timing.ts';

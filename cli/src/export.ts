@@ -1,24 +1,20 @@
+import type { Board } from '@june-tide/core/document';
 import {
-  type Board,
   CHECK_SQUARE_mm,
-  detailForChord,
   type Drawing,
   DRAWINGS,
   drawingToSvg,
   halfOutlineDrawing,
-  type Mesh,
-  meshOf,
   meshToObj,
   meshToPly,
   meshToStl,
-  type Shape,
-  shapeOf,
-  USUAL_DETAIL,
   withCheckSquare,
   writeBoardFile,
-} from '@june-tide/core';
-import { drawingToDxf, meshToThreeMf, stationsToCsv } from '@june-tide/core/packages';
-import { type Paper, PAPERS, templatePdf } from '@june-tide/core/pdf';
+} from '@june-tide/core/files';
+import { type Shape, shapeOf } from '@june-tide/core/shape';
+import { detailForChord, type Mesh, meshOf, USUAL_DETAIL } from '@june-tide/core/solid';
+import { drawingToDxf, meshToThreeMf, stationsToCsv } from '@june-tide/core/files/packages';
+import { type Paper, PAPERS, templatePdf } from '@june-tide/core/files/pdf';
 import { Told } from './files.ts';
 import { lengthOf } from './options.ts';
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFile, rename, rm, writeFile } from 'node:fs/promises';
-import { type Board, readBoardFile, writeBoardFile } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { readBoardFile, writeBoardFile } from '@june-tide/core/files';
 
 /** Something to tell the person, in plain words. */
 export class Told extends Error {}

@@ -1,4 +1,4 @@
-import { parseLength } from '@june-tide/core';
+import { parseLength } from '@june-tide/core/units';
 import { Told } from './files.ts';
 
 /** Every option of every command, for node's parser. */
@@ -22,7 +22,7 @@ export const options = {
   help: { type: 'boolean' },
 } as const;
 
-export type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string };
+type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string };
 
 export interface Console {
   out: (text: string) => void;

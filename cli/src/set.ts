@@ -1,4 +1,7 @@
-import { type Board, boardFrom, FIN_SETUPS, type FinSetup, parseLength, withSetup } from '@june-tide/core';
+import { type Board, FIN_SETUPS, type FinSetup } from '@june-tide/core/document';
+import { withSetup } from '@june-tide/core/fins';
+import { boardFrom } from '@june-tide/core/shape';
+import { parseLength } from '@june-tide/core/units';
 import { Told } from './files.ts';
 
 /** Short names for what is set most. Lengths without a unit are inches. */

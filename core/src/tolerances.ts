@@ -1,7 +1,4 @@
-/** Every tolerance of core, named for the question it answers, with its unit and its reason. */
-
-/** Are two points of the board the same? Far below anything a tool can mark, far above rounding of a 3 m board. */
-export const SAME_POINT_mm = 1e-6;
+/** Tolerances that more than one floor asks by, each named for the question it answers, with its unit and its reason. */
 
 /** Does a fair curve pass through its marks? The solver reaches 1e-11; a shaper's pencil is 0.5 mm wide. */
 export const MARK_MET_mm = 1e-3;

@@ -1,10 +1,11 @@
-import { type Board, outlinePoints } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { outlinePoints } from '@june-tide/core/outline';
 import { shapeFor } from '../store/derived.ts';
 
 const paths = new WeakMap<Board, string>();
 
 /** The whole plan as an SVG path in mm: nose up (−y), tail at 0, stringer at x = 0. Made once a board. */
-export function standingPath(board: Board): string {
+function standingPath(board: Board): string {
   let path = paths.get(board);
   if (path === undefined) {
     const points = outlinePoints(shapeFor(board).outline, 120);

@@ -1,4 +1,4 @@
-import { type Caution, cautionWords } from '@june-tide/core';
+import { type Caution, cautionWords } from '@june-tide/core/make';
 
 /** What can hurt at this work and what to wear, short, at the step; nothing where nothing can. */
 export function Cautions({ of }: { of: readonly Caution[] }) {

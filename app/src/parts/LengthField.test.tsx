@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { type EditResult, useShed } from '../store/shed.ts';
 import { LengthField } from './LengthField.tsx';
 

@@ -1,5 +1,12 @@
 import { useRef, useState } from 'react';
-import { type BareUnit, formatLength, INCH_mm, type LengthStyle, parseLength, writeLength } from '@june-tide/core';
+import {
+  type BareUnit,
+  formatLength,
+  INCH_mm,
+  type LengthStyle,
+  parseLength,
+  writeLength,
+} from '@june-tide/core/units';
 import type { EditResult } from '../store/shed.ts';
 import { built, useLengthStyle } from './Measure.tsx';
 

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, render } from '@testing-library/react';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { useShed } from '../store/shed.ts';
 import { BuiltText, Measure } from './Measure.tsx';
 

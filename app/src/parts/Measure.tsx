@@ -1,4 +1,4 @@
-import { type LengthStyle, writeLength, type WrittenLength } from '@june-tide/core';
+import { type LengthStyle, writeLength, type WrittenLength } from '@june-tide/core/units';
 import { useShed } from '../store/shed.ts';
 import { styleOf } from '../store/derived.ts';
 

@@ -1,17 +1,7 @@
 import { Button, Form, Input, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
-import {
-  ABILITIES,
-  formatLength,
-  formatMass,
-  parseLength,
-  parseMass,
-  type Rider,
-  riderSchema,
-  stanceFrom,
-  type Waves,
-  withWeight,
-} from '@june-tide/core';
+import { ABILITIES, type Rider, riderSchema, stanceFrom, type Waves, withWeight } from '@june-tide/core/rider';
+import { formatLength, formatMass, parseLength, parseMass } from '@june-tide/core/units';
 import { type EditResult, useShed } from '../store/shed.ts';
 import { today } from '../store/today.ts';
 import { bareUnitOf } from './LengthField.tsx';

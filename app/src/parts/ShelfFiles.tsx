@@ -11,7 +11,7 @@ export function ShelfFiles() {
   const { say, refuse, holder } = useDone();
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const { shelfFromCsv } = await import('@june-tide/core/packages');
+    const { shelfFromCsv } = await import('@june-tide/core/files/packages');
     const read = shelfFromCsv(await file.text());
     if (!read.ok) {
       refuse(`${file.name}: ${read.reason}. The shelf is as it was.`);
@@ -27,7 +27,7 @@ export function ShelfFiles() {
       <Button
         size="small"
         onClick={() =>
-          void import('@june-tide/core/packages').then(({ shelfToCsv }) =>
+          void import('@june-tide/core/files/packages').then(({ shelfToCsv }) =>
             saveFile(shelfToCsv(shelf), 'shelf.csv', 'text/csv'),
           )
         }

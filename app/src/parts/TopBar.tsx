@@ -6,7 +6,7 @@ import { useShed } from '../store/shed.ts';
 import { ShopChoices } from './ShopChoices.tsx';
 
 /** How saving stands, quietly unless it failed. */
-export function SaveMark() {
+function SaveMark() {
   const save = useShed((shed) => shed.save);
   if (save.kind === 'failed') {
     return (

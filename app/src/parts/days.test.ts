@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Standing } from '@june-tide/core';
+import type { Standing } from '@june-tide/core/make';
 import { dateWords, dayWords, shortStanding, standingWords } from './days.ts';
 import { today } from '../store/today.ts';
 import { money } from './money.ts';

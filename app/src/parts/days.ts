@@ -1,5 +1,5 @@
 import dayjs from 'dayjs';
-import { type Day, type Standing } from '@june-tide/core';
+import type { Day, Standing } from '@june-tide/core/make';
 
 /** A day as it is said in the shed: "Fri 11 Dec", with its year when that is not this one or the next few months. */
 export const dayWords = (day: Day): string => {

@@ -1,4 +1,4 @@
-import type { Ability, Rider, Waves } from '@june-tide/core';
+import type { Ability, Rider, Waves } from '@june-tide/core/rider';
 
 /** What a rider does on a wave: said plainly, without flattery. */
 export const ABILITY_WORDS: Readonly<Record<Ability, string>> = {

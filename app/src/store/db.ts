@@ -1,5 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie';
-import { type Blank, type BoardRecord, type Rider, type Settings, usualShelf } from '@june-tide/core';
+import { type Blank, usualShelf } from '@june-tide/core/make';
+import type { BoardRecord, Settings } from '@june-tide/core/record';
+import type { Rider } from '@june-tide/core/rider';
 
 export interface Shed {
   boards: EntityTable<BoardRecord, 'id'>;

@@ -1,6 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { type BoardRecord, modelNamed, type Rider, USUAL_SCHOOLS, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { USUAL_WORKSHOP, usualShelf } from '@june-tide/core/make';
+import { modelNamed } from '@june-tide/core/models';
+import type { BoardRecord } from '@june-tide/core/record';
+import { type Rider, USUAL_SCHOOLS } from '@june-tide/core/rider';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import {
   caseFor,
   factsFor,

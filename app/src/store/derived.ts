@@ -1,34 +1,30 @@
+import type { Board } from '@june-tide/core/document';
+import { type Case, Facts, type Writer, writerOf } from '@june-tide/core/judge';
 import {
   type Blank,
-  type Board,
-  type BoardRecord,
-  type Case,
   type Day,
   daySchema,
-  Facts,
   type Foam,
   type Laminated,
   laminated,
-  type LastBoard,
-  type LengthStyle,
-  type LitresTarget,
-  measure,
-  type Measures,
   type Pace,
-  type Rider,
-  type Settings,
-  type Shape,
-  type Sized,
-  sizedBySchools,
-  shapeOf,
   type Standing,
   standing,
   USUAL_SCHEDULE,
-  type Waves,
   type Workshop,
-  type Writer,
-  writerOf,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
+import { measure, type Measures } from '@june-tide/core/measure';
+import type { BoardRecord, Settings } from '@june-tide/core/record';
+import {
+  type LastBoard,
+  type LitresTarget,
+  type Rider,
+  type Sized,
+  sizedBySchools,
+  type Waves,
+} from '@june-tide/core/rider';
+import { type Shape, shapeOf } from '@june-tide/core/shape';
+import type { LengthStyle } from '@june-tide/core/units';
 import { entryOf } from './shedState.ts';
 
 const shapes = new WeakMap<Board, Shape>();
@@ -103,7 +99,7 @@ export function wavesOf(record: BoardRecord, riders: Shop['riders']): Waves | un
   return record.brief?.waves ?? riderOf(record, riders)?.waves;
 }
 
-export function riderOf(record: BoardRecord, riders: Shop['riders']): Rider | undefined {
+function riderOf(record: BoardRecord, riders: Shop['riders']): Rider | undefined {
   return entryOf(riders, record.riderId);
 }
 

@@ -1,16 +1,9 @@
 // What the store refuses, keeps and never writes over.
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import {
-  blankSchema,
-  boardRecordSchema,
-  modelNamed,
-  MOST_PRICE_LINES,
-  MOST_RIDES,
-  riderSchema,
-  type Settings,
-  settingsSchema,
-  usualShelf,
-} from '@june-tide/core';
+import { blankSchema, MOST_PRICE_LINES, usualShelf } from '@june-tide/core/make';
+import { modelNamed } from '@june-tide/core/models';
+import { boardRecordSchema, MOST_RIDES, type Settings, settingsSchema } from '@june-tide/core/record';
+import { riderSchema } from '@june-tide/core/rider';
 import { db } from './db.ts';
 import {
   addBoard,

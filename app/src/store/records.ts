@@ -1,4 +1,6 @@
-import { type Board, boardFrom, type BoardRecord, boardRecordSchema } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { type BoardRecord, boardRecordSchema } from '@june-tide/core/record';
+import { boardFrom } from '@june-tide/core/shape';
 import { db } from './db.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
 import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';

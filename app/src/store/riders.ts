@@ -1,4 +1,4 @@
-import { type Rider, riderSchema } from '@june-tide/core';
+import { type Rider, riderSchema } from '@june-tide/core/rider';
 import { db } from './db.ts';
 import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';
 import { tellTabs } from './tabs.ts';

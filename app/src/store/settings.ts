@@ -1,4 +1,6 @@
-import { type Settings, settingsFrom, settingsSchema, type Workshop, writtenOver } from '@june-tide/core';
+import { writtenOver } from '@june-tide/core/document';
+import type { Workshop } from '@june-tide/core/make';
+import { type Settings, settingsFrom, settingsSchema } from '@june-tide/core/record';
 import { db } from './db.ts';
 import { type EditResult, queue, useShed } from './shedState.ts';
 import { tellTabs } from './tabs.ts';

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { boardRecordSchema, modelNamed } from '@june-tide/core';
+import { modelNamed } from '@june-tide/core/models';
+import { boardRecordSchema } from '@june-tide/core/record';
 import { db } from './db.ts';
 import { today } from './today.ts';
 import {

@@ -1,4 +1,7 @@
-import { blankSchema, boardFrom, boardRecordSchema, riderSchema, USUAL_SETTINGS, usualShelf } from '@june-tide/core';
+import { blankSchema, usualShelf } from '@june-tide/core/make';
+import { boardRecordSchema, USUAL_SETTINGS } from '@june-tide/core/record';
+import { riderSchema } from '@june-tide/core/rider';
+import { boardFrom } from '@june-tide/core/shape';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
 import type * as z from 'zod';
 import { db } from './db.ts';

@@ -1,5 +1,8 @@
 import { create } from 'zustand';
-import { type Blank, type BoardRecord, type Issue, type Rider, type Settings, USUAL_SETTINGS } from '@june-tide/core';
+import type { Blank } from '@june-tide/core/make';
+import { type BoardRecord, type Settings, USUAL_SETTINGS } from '@june-tide/core/record';
+import type { Rider } from '@june-tide/core/rider';
+import type { Issue } from '@june-tide/core/shape';
 import { type History } from './history.ts';
 import { SaveQueue, type SaveState } from './saveQueue.ts';
 

@@ -1,4 +1,4 @@
-import { type Blank, shelfSchema } from '@june-tide/core';
+import { type Blank, shelfSchema } from '@june-tide/core/make';
 import { db } from './db.ts';
 import { type EditResult, queue, refused, useShed } from './shedState.ts';
 import { tellTabs } from './tabs.ts';

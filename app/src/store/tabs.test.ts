@@ -2,7 +2,8 @@ import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import 'fake-indexeddb/auto';
 import type * as Db from './db.ts';
 import type * as Shed from './shed.ts';
-import { type Blank, modelNamed, usualShelf } from '@june-tide/core';
+import { type Blank, usualShelf } from '@june-tide/core/make';
+import { modelNamed } from '@june-tide/core/models';
 
 /** What this tab says to the others, and how others are heard: in the place of the browser's channel. */
 const said: { kind: string; [key: string]: unknown }[] = [];

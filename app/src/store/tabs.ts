@@ -1,5 +1,7 @@
 import * as z from 'zod';
-import { blankSchema, boardRecordSchema, riderSchema, shelfSchema } from '@june-tide/core';
+import { blankSchema, shelfSchema } from '@june-tide/core/make';
+import { boardRecordSchema } from '@june-tide/core/record';
+import { riderSchema } from '@june-tide/core/rider';
 
 /** What one tab tells the others, after it is on disk: what the shop has is the same in every tab. */
 const messageSchema = z.discriminatedUnion('kind', [

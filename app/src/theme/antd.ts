@@ -1,5 +1,5 @@
 import { theme, type ThemeConfig } from 'antd';
-import type { Settings } from '@june-tide/core';
+import type { Settings } from '@june-tide/core/record';
 
 /** Ant Design's tokens, tamed to the sheet (day) and the room (night). Colours are those of look.css. */
 export function antdTheme(light: Settings['light']): ThemeConfig {

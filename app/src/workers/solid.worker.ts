@@ -1,16 +1,8 @@
-import {
-  deckShade,
-  litMesh,
-  type Mesh,
-  meshOf,
-  meshToObj,
-  meshToPly,
-  meshToStl,
-  railBands,
-  rankedBlanks,
-  shapeOf,
-} from '@june-tide/core';
-import { meshToThreeMf } from '@june-tide/core/packages';
+import { meshToObj, meshToPly, meshToStl } from '@june-tide/core/files';
+import { railBands, rankedBlanks } from '@june-tide/core/make';
+import { shapeOf } from '@june-tide/core/shape';
+import { deckShade, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
+import { meshToThreeMf } from '@june-tide/core/files/packages';
 import type { ShadeRequest, SolidAnswer, SolidFormat, SolidRequest } from './solidMessages.ts';
 
 self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {

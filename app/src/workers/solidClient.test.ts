@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { modelNamed } from '@june-tide/core';
+import { modelNamed } from '@june-tide/core/models';
 import { SolidClient } from './solidClient.ts';
 import type { SolidRequest } from './solidMessages.ts';
 

@@ -1,4 +1,6 @@
-import type { Allowance, BandCounts, Blank, Board, LitMesh, RailBands, RankedBlank } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import type { Allowance, BandCounts, Blank, RailBands, RankedBlank } from '@june-tide/core/make';
+import type { LitMesh } from '@june-tide/core/solid';
 
 /** The formats a solid is written in. */
 export type SolidFormat = 'stl' | '3mf' | 'obj' | 'ply';

@@ -1,22 +1,17 @@
+import type { Board } from '@june-tide/core/document';
 import {
-  allMeasures,
   blended,
-  type Board,
-  boardFrom,
   exaggerated,
   type Held,
   HOLDABLE,
   joinedOutlines,
-  type MeasureKey,
-  MEASURES,
-  measure,
-  modelNamed,
-  models,
   scaledToLitres,
-  shapeOf,
   solvedFor,
   stretched,
-} from '@june-tide/core';
+} from '@june-tide/core/edit';
+import { allMeasures, measure, type MeasureKey, MEASURES } from '@june-tide/core/measure';
+import { modelNamed, models } from '@june-tide/core/models';
+import { boardFrom, shapeOf } from '@june-tide/core/shape';
 import { exportBoard } from '../export.ts';
 import { readBoard, saveWhole, Told, writeBoard } from '../files.ts';
 import { type Command, lengthOf, need, numberOf } from '../options.ts';

@@ -1,28 +1,21 @@
+import { type Board, FAMILY_WORDS } from '@june-tide/core/document';
+import { finTroubles, setupTroubles } from '@june-tide/core/fins';
 import {
   allMeasures,
-  type Board,
-  boardIssues,
   compared,
-  curveTroubles,
-  FAMILY_WORDS,
-  finTroubles,
-  formatLength,
-  formatLitres,
-  hollowsOf,
   leverWords,
   measure,
-  setupTroubles,
-  styleApart,
   type MeasureKey,
   MEASURES,
-  models,
-  shapeOf,
   type StationPlace,
   stationTable,
   ticketLines,
   USUAL_STATIONS,
-} from '@june-tide/core';
-import { stationsToCsv } from '@june-tide/core/packages';
+} from '@june-tide/core/measure';
+import { models } from '@june-tide/core/models';
+import { boardIssues, curveTroubles, hollowsOf, shapeOf } from '@june-tide/core/shape';
+import { formatLength, formatLitres, styleApart } from '@june-tide/core/units';
+import { stationsToCsv } from '@june-tide/core/files/packages';
 import { readBoard, Told } from '../files.ts';
 import { type Command, lengthOf, need } from '../options.ts';
 

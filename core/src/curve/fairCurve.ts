@@ -1,4 +1,4 @@
-import { basisDerivatives, COEFFICIENTS, DEGREE, powerMatrices, SPANS, spanOf } from './quinticBasis.ts';
+import { basisDerivatives, DEGREE, powerMatrices, SPANS, spanOf } from './quinticBasis.ts';
 import { parameterOf, type StationMap, stationBend, stationOf, stationRate } from './stationMap.ts';
 
 const ORDER = DEGREE + 1;
@@ -103,5 +103,3 @@ export function plainValue(curve: FairCurve, s: number): number {
   const row = basisDerivatives(s, 0, span)[0];
   return row.reduce((sum, basis, j) => sum + basis * curve.coefficients[span + j], 0);
 }
-
-export const COEFFICIENT_COUNT = COEFFICIENTS;

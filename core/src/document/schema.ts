@@ -58,7 +58,7 @@ const place = {
 };
 
 /** A number at a station. */
-export const markSchema = z.strictObject({ ...place, value_mm: mm(-1000, 1500, 'The number there') });
+const markSchema = z.strictObject({ ...place, value_mm: mm(-1000, 1500, 'The number there') });
 export type Mark = z.infer<typeof markSchema>;
 
 /** A number at a station that a measured curve may stay off by a little. */
@@ -68,7 +68,7 @@ const givingMarkSchema = z.strictObject({
   give_mm: mm(0.05, 50, 'Soft mark: how far the line may stay off it').optional(),
 });
 
-export const outlineMarkSchema = z.strictObject({
+const outlineMarkSchema = z.strictObject({
   ...place,
   value_mm: mm(0, 1500, 'Full width there'),
   give_mm: mm(0.05, 50, 'Soft mark: how far the half width may stay off it').optional(),
@@ -155,7 +155,7 @@ const deck = z.strictObject({
     )
     .max(6),
 });
-export type DeckDocument = z.infer<typeof deck>;
+type DeckDocument = z.infer<typeof deck>;
 export type DeckFeature = DeckDocument['features'][number];
 
 const railStation = z.strictObject({

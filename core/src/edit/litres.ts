@@ -9,7 +9,7 @@ export const HOLDABLE = ['length', 'width', 'thickness', 'outline'] as const;
 export type Held = (typeof HOLDABLE)[number];
 
 /** Litres are met to this. */
-export const LITRES_MET = 0.01;
+const LITRES_MET = 0.01;
 
 /**
  * The board with so many litres: whatever is not held grows or shrinks by one share (length, widths, thicknesses), solved

@@ -105,7 +105,7 @@ export function withTail(board: Board, kind: TailKind): Board {
 }
 
 /** The usual tip curve of a pointed nose: 40 degrees, the fairest over five boards. */
-export const POINTED_CURVE_rad = (40 * Math.PI) / 180;
+const POINTED_CURVE_rad = (40 * Math.PI) / 180;
 
 /** A round nose whose tip the batten finds, or a pointed one. Holds every mark. */
 export function withNose(board: Board, kind: 'round' | 'pointed'): Board {

@@ -3,7 +3,7 @@ import { measure } from '../measure/measure.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { litresFor, ridersFor } from '../rider/litres.ts';
-import { DEMO_RIDERS } from '../demo/index.ts';
+import { DEMO_RIDERS } from '../demo/demoShed.ts';
 import { INCH_mm } from '../units/length.ts';
 import { MOST_SIZES, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';
 

@@ -32,7 +32,7 @@ export const DRAWINGS = {
 export type DrawingName = keyof typeof DRAWINGS;
 
 /** The whole outline, closed, tail at the left, with stringer, wide point and the usual stations. */
-export function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {
+function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {
   const half = outlinePoints(shape.outline, 480);
   const closed = [...half, ...[...half].reverse().map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm }))].filter(
     (p, i, all) => i === 0 || p.x_mm !== all[i - 1].x_mm || p.y_mm !== all[i - 1].y_mm,
@@ -67,7 +67,7 @@ export function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {
 }
 
 /** Bottom and deck at the stringer and the rail line from the side, tail at the left, the table line under them. */
-export function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
+function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
   const { length_mm } = shape.board;
   const stations = meshStations(shape, 241);
   const line = (at: (x: number) => number) => stations.map((x_mm) => ({ x_mm, y_mm: at(x_mm) }));
@@ -109,11 +109,7 @@ export function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
 }
 
 /** Cross-sections at stations, one above another, tail lowest, each with its place. A split tail shows its right half. */
-export function sectionsDrawing(
-  shape: Shape,
-  style: LengthStyle,
-  places: readonly StationPlace[] = USUAL_STATIONS,
-): Drawing {
+function sectionsDrawing(shape: Shape, style: LengthStyle, places: readonly StationPlace[] = USUAL_STATIONS): Drawing {
   const lines: DrawnLine[] = [];
   const texts: DrawnText[] = [];
   let base = 0;
@@ -140,7 +136,7 @@ export function sectionsDrawing(
 const FIN_LAYOUT_mm = 30 * INCH_mm;
 
 /** The tail at true scale with the bases of all fins and their toe lines, and beside it each template from the side. */
-export function finLayoutDrawing(shape: Shape, style: LengthStyle): Drawing {
+function finLayoutDrawing(shape: Shape, style: LengthStyle): Drawing {
   const reach = Math.min(FIN_LAYOUT_mm, shape.board.length_mm / 2);
   const tail = outlinePoints(shape.outline, 480).filter((p) => p.x_mm <= reach);
   const spots = finSpots(shape);

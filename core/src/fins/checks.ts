@@ -19,7 +19,7 @@ export interface FinTrouble {
 }
 
 /** So much foam a box wants over it: a full-depth box on the stringer, a shallow one at the rail. Common practice, from memory. */
-export const BOX_DEPTH_mm = { centre: 19, pair: 13 } as const;
+const BOX_DEPTH_mm = { centre: 19, pair: 13 } as const;
 const BOXES_CLEAR_mm = 10;
 
 /** Everything about the boxes that the foam would refuse. Wings count: it is the finished plan that must hold the base. */

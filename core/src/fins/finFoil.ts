@@ -13,7 +13,7 @@ export function nacaHalfThickness(share: number, thickness: number, closed = fal
 }
 
 /** Greatest thickness of our fins, in chords: 9 %. Our own choice among usual ones. */
-export const FIN_THICKNESS = 0.09;
+const FIN_THICKNESS = 0.09;
 
 /** How a foil's thickness is shared between the outer and the inner face. */
 const FACES: Readonly<Record<FinTemplate['foil'], readonly [outer: number, inner: number]>> = {

@@ -8,7 +8,7 @@ const TIP_FROM = 0.85;
 const RAKE_POWER = 1.3;
 
 /** The chord of a fin at a share of its depth: mm along the board from the trailing edge of the base. */
-export function finChord(template: FinTemplate, share: number): { rear_mm: number; front_mm: number } {
+function finChord(template: FinTemplate, share: number): { rear_mm: number; front_mm: number } {
   const { base_mm, depth_mm, rake_rad, tip } = template;
   const middle = base_mm / 2 - depth_mm * Math.tan(rake_rad) * share ** RAKE_POWER;
   const beyond = share > TIP_FROM ? (share - TIP_FROM) / (1 - TIP_FROM) : 0;

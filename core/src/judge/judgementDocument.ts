@@ -59,7 +59,7 @@ function groupLines(group: Group): string[] {
 }
 
 /** A first step in inches, degrees or a share. */
-export function stepWords(step: number, unit: 'mm' | 'rad' | 'share'): string {
+function stepWords(step: number, unit: 'mm' | 'rad' | 'share'): string {
   switch (unit) {
     case 'mm':
       return `${Math.round((step / 25.4) * 1000) / 1000} in`;

@@ -23,7 +23,7 @@ interface Term {
   read: (facts: Facts) => number;
 }
 
-export type TraitKey = 'paddle' | 'speed' | 'quickness' | 'arcs' | 'hold' | 'release' | 'forgiveness' | 'chop';
+type TraitKey = 'paddle' | 'speed' | 'quickness' | 'arcs' | 'hold' | 'release' | 'forgiveness' | 'chop';
 
 const litres: Omit<Term, 'weight'> = { measure: 'litres', unit: 'L', read: (f) => f.m.volume_L };
 const width: Omit<Term, 'weight'> = { measure: 'width', unit: 'mm', read: (f) => f.m.width_mm };

@@ -10,7 +10,7 @@ import { INCH_mm } from '../units/length.ts';
 import { measuringSheet, readingAt, readOf, type Readings, type SheetGroup, type SheetLine } from './measuringSheet.ts';
 
 /** How far a line may stay off what was read, mm: what callipers and a ruler are good to by hand. Our own. */
-export const READING_GIVE_mm = 0.2;
+const READING_GIVE_mm = 0.2;
 /** Marks of the fitted lines give so much: enough that two readings close together make no bump. */
 const MARK_GIVE_mm = 0.1;
 /** A mark so near a measured place is that place. */

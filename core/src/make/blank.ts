@@ -6,7 +6,7 @@ import { INCH_mm } from '../units/length.ts';
 export const FOAMS = ['pu', 'eps1', 'eps1_5', 'eps2'] as const;
 export type Foam = (typeof FOAMS)[number];
 /** 1 lb/ft³ in kg/m³, exactly: 0.45359237 kg over 0.3048³ m³. */
-export const POUND_PER_CUBIC_FOOT = 0.45359237 / 0.3048 ** 3;
+const POUND_PER_CUBIC_FOOT = 0.45359237 / 0.3048 ** 3;
 /** PU about 2.6 lb/ft³ through the whole blank: common practice, from memory; the supplier's sheet has its own. */
 export const FOAM_DENSITY_kgm3: Readonly<Record<Foam, number>> = {
   pu: 2.6 * POUND_PER_CUBIC_FOOT,

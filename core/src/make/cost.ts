@@ -5,7 +5,7 @@ import type { Stage } from './schedule.ts';
 import type { Prices } from './workshop.ts';
 
 /** One line of a cost sheet. */
-export interface CostLine {
+interface CostLine {
   group: 'materials' | 'hours';
   name: string;
   /** How much of it, as written: "3.4 m", "1.62 kg", "5 h". */

@@ -31,9 +31,9 @@ export const CLOTH_WORDS: Readonly<Record<Cloth, string>> = {
   carbon5_7: '5.7 oz carbon',
 };
 
-export const RESINS = ['polyester', 'epoxy'] as const;
+const RESINS = ['polyester', 'epoxy'] as const;
 export type Resin = (typeof RESINS)[number];
-export const FINISHES = ['sanded', 'gloss'] as const;
+const FINISHES = ['sanded', 'gloss'] as const;
 
 /** What goes on the foam. Patches: one over the back of the deck, one under the fins. */
 export const glassSchema = z.strictObject({
@@ -59,7 +59,7 @@ export function scheduleWords({ deck, bottom }: GlassSchedule): string {
   return `${side(deck)}/${side(bottom)} oz`;
 }
 
-export interface Batch {
+interface Batch {
   name: 'laminate' | 'hot coat' | 'gloss';
   /** Resin and hardener together, to mix. */
   mix_g: number;

@@ -22,7 +22,7 @@ export const DECK_BANDS = [2, 3, 4] as const;
 export const UNDER_BANDS = [1, 2] as const;
 
 /** One flat cut at one station, cut in this order from the plane to the apex. */
-export interface Band {
+interface Band {
   /** Its inner edge, level in from the rail, mm: drawn on the deck (or bottom), or on the band before it. */
   in_mm: number;
   /** Where it comes out on the square side, down from the deck plane, or up from the bottom's. mm. */

@@ -104,7 +104,7 @@ function touchedBy(corner: RailCorner, angle_rad: number): number {
 }
 
 /** Distance of the face of this normal angle from the origin, mm: it touches the rail and lies outside it. */
-export function faceDistance(corner: RailCorner, angle_rad: number): number {
+function faceDistance(corner: RailCorner, angle_rad: number): number {
   const i = touchedBy(corner, angle_rad);
   return corner.chain[2 * i] * Math.sin(angle_rad) + corner.chain[2 * i + 1] * Math.cos(angle_rad);
 }

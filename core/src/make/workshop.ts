@@ -79,7 +79,6 @@ export const priceLineSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   price: money,
 });
-export type PriceLine = z.infer<typeof priceLineSchema>;
 
 /** How far a shaped board may be off its design before it is said. */
 export const tolerancesSchema = z.strictObject({

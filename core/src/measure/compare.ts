@@ -5,7 +5,7 @@ import { allMeasures, type MeasureKey, MEASURES } from './allMeasures.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
 
 /** One measure of two boards. */
-export interface MeasureDifference {
+interface MeasureDifference {
   key: MeasureKey;
   from: number;
   to: number;

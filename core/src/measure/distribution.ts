@@ -27,7 +27,7 @@ function spreadOf(shape: Shape, density: (x_mm: number) => number): Spread {
 }
 
 /** Plan width of foam at x: full width less a notch. mm. */
-export function foamWidth(shape: Shape, x_mm: number): number {
+function foamWidth(shape: Shape, x_mm: number): number {
   return 2 * (halfBreadthAt(shape.outline, x_mm) - notchHalfBreadthAt(shape.outline, x_mm));
 }
 
@@ -85,12 +85,4 @@ export function areaBehindFins_mm2(shape: Shape): number {
   if (boxes.length === 0) return 0;
   const foremost = Math.max(...boxes.map((box) => box.trailingEdge_mm));
   return integrateAlong(shape.board.length_mm, shape.outline.breaks, (x) => foamWidth(shape, x), { to_mm: foremost });
-}
-
-/** The section area curve: area in mm² at even stations, tail to nose. */
-export function sectionAreas(shape: Shape, count = 49): { x_mm: number; area_mm2: number }[] {
-  return Array.from({ length: count }, (_, k) => {
-    const x_mm = (shape.board.length_mm * k) / (count - 1);
-    return { x_mm, area_mm2: sectionArea(shape, x_mm) };
-  });
 }

@@ -15,7 +15,7 @@ export const READING_WORDS: Readonly<Record<RockerReading, string>> = {
 };
 
 /** A straight line under the board: height at the tail tip and slope, over the stored tangent. */
-export interface Datum {
+interface Datum {
   height_mm: number;
   slope: number;
 }
@@ -25,7 +25,7 @@ export interface Datum {
  * `middle`: the tangent of the stringer at half length. `table`: the plane the board comes to rest on by its own weight,
  * that line under the lowest points whose contact holds the centre of the foam over it; fins off.
  */
-export function datumOf(shape: Shape, reading: RockerReading): Datum {
+function datumOf(shape: Shape, reading: RockerReading): Datum {
   if (reading === 'flat') return { height_mm: 0, slope: 0 };
   if (reading === 'middle') {
     const x = shape.board.length_mm / 2;
@@ -36,7 +36,7 @@ export function datumOf(shape: Shape, reading: RockerReading): Datum {
 }
 
 /** Lifts of a point of the board over a datum, square to nothing: straight up, as a square on a straightedge reads. */
-export function liftOver(datum: Datum, x_mm: number, z_mm: number): number {
+function liftOver(datum: Datum, x_mm: number, z_mm: number): number {
   return z_mm - datum.height_mm - datum.slope * x_mm;
 }
 

@@ -54,7 +54,7 @@ export type RailPresetName = keyof typeof RAIL_PRESETS;
 type RailPreset = [preset: RailPresetName, from: RailStation['from'], at: number];
 
 /** mm of a shaper's writing. Recipes are ours: one that cannot be read is a mistake in this program. */
-export function inches(text: string): number {
+function inches(text: string): number {
   const parsed = parseLength(text);
   if (!parsed.ok) throw new RangeError(`inches: ${parsed.reason}`);
   return parsed.value;

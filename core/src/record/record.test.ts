@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { boardFrom } from '../shape/issues.ts';
 import { shapeOf } from '../shape/shape.ts';
-import { DEMO_RIDERS, demoRecords } from '../demo/index.ts';
+import { DEMO_RIDERS, demoRecords } from '../demo/demoShed.ts';
 import { asBuilt, readingsOf } from '../make/asBuilt.ts';
 import { fitInBlank } from '../make/blankFit.ts';
 import { blankLines, usualShelf } from '../make/blank.ts';

@@ -14,11 +14,9 @@ const ride = z.strictObject({
   waves: z.string().max(200),
   words: z.string().max(4000),
 });
-export type Ride = z.infer<typeof ride>;
 
 /** Where an order stands on the line: at which of the shop's stages, and when it left it. */
 const order = z.strictObject({ stage: z.string().min(1).max(40), on: daySchema, doneOn: daySchema.optional() });
-export type Order = z.infer<typeof order>;
 
 /** What was measured on the board that was made, and the board fitted to it. The design stays as it was. */
 const shaped = z.strictObject({
@@ -27,7 +25,6 @@ const shaped = z.strictObject({
   board: boardSchema.optional(),
   mass_kg: z.number().min(0.5).max(30).optional(),
 });
-export type Shaped = z.infer<typeof shaped>;
 
 /** So many rides one board can have noted: a ride a day for more than five years. */
 export const MOST_RIDES = 2000;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Board } from '../document/schema.ts';
-import { DEMO_RIDERS, demoRecords } from '../demo/index.ts';
+import { DEMO_RIDERS, demoRecords } from '../demo/demoShed.ts';
 import { changeWords } from '../measure/changeWords.ts';
 import { modelNamed } from '../models/models.ts';
 import { INCH_mm } from '../units/length.ts';

@@ -2,12 +2,14 @@ import * as z from 'zod';
 import { understood } from '../document/kept.ts';
 import { ROCKER_READINGS } from '../measure/rockerReading.ts';
 import { schoolsSchema, USUAL_SCHOOLS } from '../rider/schools.ts';
+import { type Paper, PAPERS } from '../make/paper.ts';
 import { USUAL_WORKSHOP, workshopSchema } from '../make/workshop.ts';
 
 /** How a shop writes lengths; the three with a fraction by its finest part. */
-export const LENGTH_STYLES = ['in8', 'in16', 'in32', 'decimal', 'cm', 'mm'] as const;
-export const PAPERS = ['A4', 'Letter', 'A3', 'Tabloid', 'roll'] as const;
-export type Paper = (typeof PAPERS)[number];
+const LENGTH_STYLES = ['in8', 'in16', 'in32', 'decimal', 'cm', 'mm'] as const;
+/** What a shop prints on: a sheet by its name, or a roll of its own width. */
+export const PRINTS_ON = [...(Object.keys(PAPERS) as Paper[]), 'roll'] as const;
+export type PrintsOn = (typeof PRINTS_ON)[number];
 
 /** A check square of 100 mm can measure so little or so much before it is no printer's fault any more. */
 const checkSquare = z.number().min(93).max(108);
@@ -18,7 +20,7 @@ export const settingsSchema = z.strictObject({
   lengthStyle: z.enum(LENGTH_STYLES),
   massUnit: z.enum(['kg', 'lb']),
   light: z.enum(['day', 'night']),
-  paper: z.enum(PAPERS),
+  paper: z.enum(PRINTS_ON),
   /** Width of the roll, where paper comes from one. */
   roll_mm: z.number().min(250).max(2000),
   /** What the check square measured on this printer. */

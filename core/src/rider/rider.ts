@@ -4,14 +4,14 @@ import * as z from 'zod';
 export const ABILITIES = ['novice', 'intermediate', 'advanced', 'expert'] as const;
 export type Ability = (typeof ABILITIES)[number];
 
-export const STANCES = ['front', 'neutral', 'back', 'unknown'] as const;
+const STANCES = ['front', 'neutral', 'back', 'unknown'] as const;
 export type Stance = (typeof STANCES)[number];
-export const FITNESSES = ['low', 'usual', 'high'] as const;
-export const WAVE_SIZES = ['kneeToWaist', 'waistToHead', 'overhead', 'wellOverhead'] as const;
-export const WAVE_POWERS = ['weak', 'medium', 'powerful'] as const;
-export const STEEPNESSES = ['soft', 'medium', 'steep'] as const;
-export const CHOPS = ['clean', 'some', 'choppy'] as const;
-export const RUBBERS = ['none', 'thin', 'thick'] as const;
+const FITNESSES = ['low', 'usual', 'high'] as const;
+const WAVE_SIZES = ['kneeToWaist', 'waistToHead', 'overhead', 'wellOverhead'] as const;
+const WAVE_POWERS = ['weak', 'medium', 'powerful'] as const;
+const STEEPNESSES = ['soft', 'medium', 'steep'] as const;
+const CHOPS = ['clean', 'some', 'choppy'] as const;
+const RUBBERS = ['none', 'thin', 'thick'] as const;
 
 export const wavesSchema = z.strictObject({
   size: z.enum(WAVE_SIZES),
@@ -39,10 +39,9 @@ const riddenBoard = z.strictObject({
   good: z.string().max(500),
   bad: z.string().max(500),
 });
-export type RiddenBoard = z.infer<typeof riddenBoard>;
 
 /** So many weighings one rider can have. */
-export const MOST_WEIGHTS = 1000;
+const MOST_WEIGHTS = 1000;
 
 /** A rider. Private: kept apart from boards and never part of a board file. */
 export const riderSchema = z.strictObject({

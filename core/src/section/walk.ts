@@ -76,7 +76,7 @@ function cubicInto(section: Section, cubic: Section['under'], count: number, out
 
 /**
  * Walks a half section from the deck at the stringer, or at the notch that splits the tail, round the rail to the bottom
- * there: y, z pairs of `halfPoints(counts)` points on the exact curves. Corners of channels are points of the walk.
+ * there: y, z pairs of `halfPoints(counts)` points on the exact curves.
  */
 export function walkHalf(section: Section, counts: HalfCounts, out: Float64Array): void {
   const notch = section.input.notch_mm;
@@ -85,22 +85,28 @@ export function walkHalf(section: Section, counts: HalfCounts, out: Float64Array
   at = cubicInto(section, section.fillet, counts.fillet, out, at);
   const vFrom = section.bottomEnd;
   const vTo = notch > 0 ? notch / section.edgeY_mm : 0;
-  const first = at;
   for (let k = 0; k <= counts.bottom; k++) {
     bottomPoint(section, vFrom + ((vTo - vFrom) * k) / counts.bottom, point);
     out[at++] = point.y_mm;
     out[at++] = point.z_mm;
   }
-  if (section.input.bottom.layers.some((layer) => layer.kind === 'channels')) {
-    for (const corner of channelCorners(section.input.bottom)) {
-      const k = Math.round(((corner - vFrom) / (vTo - vFrom)) * counts.bottom);
-      if (k <= 0 || k >= counts.bottom) continue;
-      bottomPoint(section, corner, point);
-      out[first + 2 * k] = point.y_mm;
-      out[first + 2 * k + 1] = point.z_mm;
-    }
-  }
   if (notch > 0) out[0] = notch;
+}
+
+/** Moves the points of a walk that lie nearest to the corners of channels onto them, so that the corners stay sharp. */
+export function snapToCorners(section: Section, counts: HalfCounts, out: Float64Array): void {
+  const { bottom, notch_mm } = section.input;
+  if (!bottom.layers.some((layer) => layer.kind === 'channels')) return;
+  const first = 2 * (counts.deck + counts.under + counts.fillet);
+  const from = section.bottomEnd;
+  const to = notch_mm > 0 ? notch_mm / section.edgeY_mm : 0;
+  for (const corner of channelCorners(bottom)) {
+    const k = Math.round(((corner - from) / (to - from)) * counts.bottom);
+    if (k <= 0 || k >= counts.bottom) continue;
+    bottomPoint(section, corner, point);
+    out[first + 2 * k] = point.y_mm;
+    out[first + 2 * k + 1] = point.z_mm;
+  }
 }
 
 /** The points of a half section, deck to bottom, as the walk has them. */

@@ -93,7 +93,7 @@ function lensAt(shape: Shape, x_mm: number): number {
 }
 
 /** Narrower than this a section is a point. */
-export const POINT_HALF_mm = 1e-7;
+const POINT_HALF_mm = 1e-7;
 
 /**
  * The half section at x.

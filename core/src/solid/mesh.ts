@@ -2,7 +2,7 @@ import { notchHalfBreadthAt } from '../outline/outline.ts';
 import type { LayerKind } from '../document/schema.ts';
 import type { Shape } from '../shape/shape.ts';
 import { sectionAt } from '../shape/shape.ts';
-import { type HalfCounts, walkHalf } from '../section/walk.ts';
+import { type HalfCounts, snapToCorners, walkHalf } from '../section/walk.ts';
 import { meshStations } from './stations.ts';
 
 /** A closed triangle mesh, outward by the right-hand rule; mm, axes of docs/conventions.md. */
@@ -86,6 +86,7 @@ export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL, into?: M
       continue;
     }
     walkHalf(section, rings, ring);
+    snapToCorners(section, rings, ring);
     if (kind === 'full') {
       ring[0] = 0;
       ring[2 * half] = 0;

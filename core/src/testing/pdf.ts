@@ -1,12 +1,12 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-export interface PdfText {
+interface PdfText {
   text: string;
   x_mm: number;
   y_mm: number;
 }
 
-export interface PdfPath {
+interface PdfPath {
   /** Corner points in mm from the lower left of the page. */
   points: { x_mm: number; y_mm: number }[];
   closed: boolean;

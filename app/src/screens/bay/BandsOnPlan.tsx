@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { bandLines } from '@june-tide/core';
+import { bandLines } from '@june-tide/core/files';
 import type { PlankScale } from './scale.ts';
 import { useBands } from './steps/useBands.ts';
 import { useMakePart } from './steps/useMakePart.ts';

@@ -1,7 +1,9 @@
 import { Button, Result } from 'antd';
 import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { type Board, INCH_mm, TWELVE_mm } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { TWELVE_mm } from '@june-tide/core/measure';
+import { INCH_mm } from '@june-tide/core/units';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { caseFor, measuresFor, shapeFor, sizesFor } from '../../store/derived.ts';
 import { entryOf, putBack, redo, undo, useShed } from '../../store/shed.ts';

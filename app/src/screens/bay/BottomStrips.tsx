@@ -1,4 +1,5 @@
-import { type BottomLayer, LAYER_WORDS, stationOfMark, withDepthMark } from '@june-tide/core';
+import { type BottomLayer, LAYER_WORDS, stationOfMark } from '@june-tide/core/document';
+import { withDepthMark } from '@june-tide/core/edit';
 import type { KeyboardEvent } from 'react';
 import { nudgeOf } from '../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../parts/Measure.tsx';

@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react';
-import { type FinSpot, withFinBox } from '@june-tide/core';
+import { withFinBox } from '@june-tide/core/edit';
+import type { FinSpot } from '@june-tide/core/fins';
 import { nudgeOf } from '../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';

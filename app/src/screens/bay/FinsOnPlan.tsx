@@ -1,4 +1,4 @@
-import { type FinSpot, finSpots } from '@june-tide/core';
+import { type FinSpot, finSpots } from '@june-tide/core/fins';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { FinHandle } from './FinHandle.tsx';
 import { useLiveBay } from './useBay.ts';

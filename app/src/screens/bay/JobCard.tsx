@@ -1,15 +1,11 @@
 import { NavLink } from 'react-router';
-import {
-  type Blank,
-  type BoardRecord,
-  bottomWords,
-  formatLength,
-  formatMass,
-  railRatio,
-  scheduleWords,
-  SETUP_WORDS,
-  verdict,
-} from '@june-tide/core';
+import { SETUP_WORDS } from '@june-tide/core/fins';
+import { verdict } from '@june-tide/core/judge';
+import { type Blank, scheduleWords } from '@june-tide/core/make';
+import { bottomWords } from '@june-tide/core/measure';
+import { railRatio } from '@june-tide/core/rails';
+import type { BoardRecord } from '@june-tide/core/record';
+import { formatLength, formatMass } from '@june-tide/core/units';
 import { BuiltText, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { type BayContext, STEP_WORDS, type StepKey, STEPS, useBay } from './useBay.ts';

@@ -1,15 +1,8 @@
 import { Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import {
-  compared,
-  formatArea,
-  formatLitres,
-  type LeverDifference,
-  type MeasureKey,
-  MEASURES,
-  type MeasureUnit,
-} from '@june-tide/core';
+import { compared, type LeverDifference, type MeasureKey, MEASURES, type MeasureUnit } from '@june-tide/core/measure';
+import { formatArea, formatLitres } from '@june-tide/core/units';
 import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';

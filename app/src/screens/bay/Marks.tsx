@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react';
-import { distanceFrom, type MarkRow, markRows, withMarkAt, withMarkValue } from '@june-tide/core';
+import { distanceFrom } from '@june-tide/core/document';
+import { type MarkRow, markRows, withMarkAt, withMarkValue } from '@june-tide/core/edit';
 import { nudgeOf } from '../../parts/LengthField.tsx';
 import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';

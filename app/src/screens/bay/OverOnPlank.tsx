@@ -1,4 +1,6 @@
-import { outlinePoints, type Shape, thicknessAt } from '@june-tide/core';
+import { thicknessAt } from '@june-tide/core/foil';
+import { outlinePoints } from '@june-tide/core/outline';
+import type { Shape } from '@june-tide/core/shape';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 

@@ -1,6 +1,11 @@
 import { Button } from 'antd';
 import { lazy, memo, Suspense, useMemo, useRef } from 'react';
-import { type Board, type Foil, halfBreadthAt, INCH_mm, markRows, type Rocker, thicknessAt } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { markRows } from '@june-tide/core/edit';
+import { type Foil, thicknessAt } from '@june-tide/core/foil';
+import { halfBreadthAt } from '@june-tide/core/outline';
+import type { Rocker } from '@june-tide/core/rocker';
+import { INCH_mm } from '@june-tide/core/units';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { BandsOnPlan } from './BandsOnPlan.tsx';

@@ -1,4 +1,7 @@
-import { halfBreadthAt, sectionAt, sectionRing, stationOfMark } from '@june-tide/core';
+import { stationOfMark } from '@june-tide/core/document';
+import { halfBreadthAt } from '@june-tide/core/outline';
+import { sectionRing } from '@june-tide/core/section';
+import { sectionAt } from '@june-tide/core/shape';
 import { nudgeOf } from '../../parts/LengthField.tsx';
 import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';

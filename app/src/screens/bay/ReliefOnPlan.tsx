@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { bottomRelief, INCH_mm } from '@june-tide/core';
+import { bottomRelief } from '@june-tide/core/measure';
+import { INCH_mm } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';

@@ -1,13 +1,8 @@
 import { type ReactNode, useRef } from 'react';
-import {
-  bottomHeight,
-  type HalfCounts,
-  halfSection,
-  railRatio,
-  type Section,
-  sectionAt,
-  straightedgeAcross,
-} from '@june-tide/core';
+import { bottomHeight } from '@june-tide/core/bottom';
+import { railRatio } from '@june-tide/core/rails';
+import { type HalfCounts, halfSection, type Section, straightedgeAcross } from '@june-tide/core/section';
+import { sectionAt } from '@june-tide/core/shape';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { useLiveBay } from './useBay.ts';

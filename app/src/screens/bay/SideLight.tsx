@@ -1,4 +1,4 @@
-import { fairnessTones } from '@june-tide/core';
+import { fairnessTones } from '@june-tide/core/curve';
 import { type PlankScale, STRIP_HEIGHT } from './scale.ts';
 import { curveOf, useLiveBay } from './useBay.ts';
 

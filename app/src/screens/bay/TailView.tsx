@@ -1,16 +1,9 @@
 import { useRef, useState } from 'react';
 import { Segmented } from 'antd';
-import {
-  deckHeightAt,
-  type FinSpot,
-  finSpots,
-  halfBreadthAt,
-  outlinePoints,
-  sectionAt,
-  sectionRing,
-  type Shape,
-  undersideHeightAt,
-} from '@june-tide/core';
+import { type FinSpot, finSpots } from '@june-tide/core/fins';
+import { halfBreadthAt, outlinePoints } from '@june-tide/core/outline';
+import { deckHeightAt, sectionRing, undersideHeightAt } from '@june-tide/core/section';
+import { sectionAt, type Shape } from '@june-tide/core/shape';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { FinHandle } from './FinHandle.tsx';

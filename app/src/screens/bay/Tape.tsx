@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { formatLength, INCH_mm } from '@june-tide/core';
+import { formatLength, INCH_mm } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { startDrag } from './drag.ts';
 import { type PlankScale, TAPE_HEIGHT } from './scale.ts';

@@ -1,16 +1,10 @@
 import { Button } from 'antd';
 import { CopyOutlined } from '@ant-design/icons';
 import { memo, type ReactNode, useState } from 'react';
-import {
-  curveLength_mm,
-  formatLitres,
-  formatMass,
-  type LitresTarget,
-  READING_WORDS,
-  TAIL_WORDS,
-  ticketLines,
-  tipLifts,
-} from '@june-tide/core';
+import { TAIL_WORDS } from '@june-tide/core/document';
+import { curveLength_mm, READING_WORDS, ticketLines, tipLifts } from '@june-tide/core/measure';
+import type { LitresTarget } from '@june-tide/core/rider';
+import { formatLitres, formatMass } from '@june-tide/core/units';
 import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { useBay, useLiveBay } from './useBay.ts';

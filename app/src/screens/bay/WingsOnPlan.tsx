@@ -1,5 +1,7 @@
 import type { KeyboardEvent } from 'react';
-import { halfBreadthAt, type Wing, withWing } from '@june-tide/core';
+import type { Wing } from '@june-tide/core/document';
+import { withWing } from '@june-tide/core/edit';
+import { halfBreadthAt } from '@june-tide/core/outline';
 import { nudgeOf } from '../../parts/LengthField.tsx';
 import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';

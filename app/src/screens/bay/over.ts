@@ -1,4 +1,8 @@
-import { type Board, type BoardRecord, exaggerated, type Measures, type Mixed, type Shape } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { exaggerated, type Mixed } from '@june-tide/core/edit';
+import type { Measures } from '@june-tide/core/measure';
+import type { BoardRecord } from '@june-tide/core/record';
+import type { Shape } from '@june-tide/core/shape';
 import { measuresFor, shapeFor } from '../../store/derived.ts';
 
 /** Which points of two boards are laid on one another. */

@@ -1,4 +1,4 @@
-import { type Outline, outlinePoints } from '@june-tide/core';
+import { type Outline, outlinePoints } from '@june-tide/core/outline';
 import type { PlankScale } from './scale.ts';
 
 /** Quicker than toFixed, and this is written anew with each move of a drag. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { models } from '@june-tide/core';
+import { models } from '@june-tide/core/models';
 import { plankScale } from './scale.ts';
 import { STEPS } from './useBay.ts';
 

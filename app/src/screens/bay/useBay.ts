@@ -1,6 +1,11 @@
 import { createContext, useContext } from 'react';
 import type { Over, OverChoice } from './over.ts';
-import type { BoardRecord, Case, MarkedCurve, Measures, Rider, Shape, Sized } from '@june-tide/core';
+import type { MarkedCurve } from '@june-tide/core/edit';
+import type { Case } from '@june-tide/core/judge';
+import type { Measures } from '@june-tide/core/measure';
+import type { BoardRecord } from '@june-tide/core/record';
+import type { Rider, Sized } from '@june-tide/core/rider';
+import type { Shape } from '@june-tide/core/shape';
 
 /** What every part of the bay needs of the one board on the stand. */
 export interface BayContext {

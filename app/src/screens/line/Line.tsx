@@ -12,44 +12,25 @@ import {
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type BoardRecord, type Stage, type Standing, type Workshop } from '@june-tide/core';
+import type { Stage } from '@june-tide/core/make';
+
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
-import { standingOf } from '../../store/derived.ts';
+
 import { type Done, useDone } from '../../parts/useDone.tsx';
 import { toStage, undo, useShed } from '../../store/shed.ts';
 import { today } from '../../store/today.ts';
 import { besideColumn } from './besideColumn.ts';
 import { LineCard } from './LineCard.tsx';
+import { type OnLine, onLineOf } from './onLine.ts';
 import { StagesForm } from './StagesForm.tsx';
 import { useColumn } from './useColumn.ts';
 import { Weeks } from './Weeks.tsx';
-
-/** A board on the line, with how it stands today. */
-export interface OnLine {
-  record: BoardRecord;
-  standing: Standing;
-}
 
 const HOW: ScreenReaderInstructions = {
   draggable:
     'Press space to pick the board up, left and right to carry it along the line, space to put it down, escape to leave it.',
 };
-
-/** Late first, then the fewest days in hand; boards without a due day last. */
-function byUrgency(a: OnLine, b: OnLine): number {
-  const days = ({ standing }: OnLine) => standing.inHand_days ?? Infinity;
-  return days(a) - days(b) || a.record.id.localeCompare(b.record.id);
-}
-
-export function onLineOf(records: Readonly<Record<string, BoardRecord>>, workshop: Workshop, day: string): OnLine[] {
-  return Object.values(records)
-    .flatMap((record): OnLine[] => {
-      const standing = standingOf(record, workshop, day);
-      return standing ? [{ record, standing }] : [];
-    })
-    .sort(byUrgency);
-}
 
 /** Open orders by the stage they are at: what is late, what comes next, and whether there are hands enough. */
 export function Line() {

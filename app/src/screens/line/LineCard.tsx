@@ -1,13 +1,13 @@
 import { useDraggable } from '@dnd-kit/core';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { type Stage } from '@june-tide/core';
+import type { Stage } from '@june-tide/core/make';
 import { BoardPlan } from '../../parts/BoardPlan.tsx';
 import { dayWords, shortStanding } from '../../parts/days.ts';
 import { Measure } from '../../parts/Measure.tsx';
 import type { Done } from '../../parts/useDone.tsx';
 import { entryOf, handedOver, toStage, undo, useShed } from '../../store/shed.ts';
-import type { OnLine } from './Line.tsx';
+import type { OnLine } from './onLine.ts';
 
 const HEIGHT = 64;
 

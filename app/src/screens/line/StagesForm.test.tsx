@@ -1,11 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { modelNamed, USUAL_WORKSHOP } from '@june-tide/core';
+import { USUAL_WORKSHOP } from '@june-tide/core/make';
+import { modelNamed } from '@june-tide/core/models';
 import { standingOf } from '../../store/derived.ts';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { useShed } from '../../store/shed.ts';
 import { today } from '../../store/today.ts';
-import type { OnLine } from './Line.tsx';
+import type { OnLine } from './onLine.ts';
 import { StagesForm } from './StagesForm.tsx';
 
 jest.setTimeout(30_000);

@@ -1,10 +1,18 @@
 import { Button, Checkbox, DatePicker, Drawer, Input, InputNumber, Tag } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
-import { type Day, FIRST_DAY, LAST_DAY, type Stage, USUAL_WORKSHOP, WEEKDAYS, type Workshop } from '@june-tide/core';
+import {
+  type Day,
+  FIRST_DAY,
+  LAST_DAY,
+  type Stage,
+  USUAL_WORKSHOP,
+  WEEKDAYS,
+  type Workshop,
+} from '@june-tide/core/make';
 import { dayWords } from '../../parts/days.ts';
 import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, useShed } from '../../store/shed.ts';
-import type { OnLine } from './Line.tsx';
+import type { OnLine } from './onLine.ts';
 
 const WEEKDAY_WORDS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 

@@ -1,6 +1,6 @@
-import { weeklyLoad, type Workshop } from '@june-tide/core';
+import { weeklyLoad, type Workshop } from '@june-tide/core/make';
 import { dayWords } from '../../parts/days.ts';
-import type { OnLine } from './Line.tsx';
+import type { OnLine } from './onLine.ts';
 
 const WEEKS = 6;
 

@@ -1,12 +1,15 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { type BoardRecord, dayAfter, modelNamed, USUAL_WORKSHOP } from '@june-tide/core';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { dayAfter, USUAL_WORKSHOP } from '@june-tide/core/make';
+import { modelNamed } from '@june-tide/core/models';
+import type { BoardRecord } from '@june-tide/core/record';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { useShed } from '../../store/shed.ts';
 import { today } from '../../store/today.ts';
 import { besideColumn } from './besideColumn.ts';
-import { Line, onLineOf } from './Line.tsx';
+import { Line } from './Line.tsx';
+import { onLineOf } from './onLine.ts';
 
 const waves = { size: 'overhead', power: 'medium', steepness: 'medium', chop: 'some', rubber: 'thin' } as const;
 const record = (id: string, stage: string, dueIn_days?: number): BoardRecord => ({

@@ -1,17 +1,12 @@
 import { Button, Input, Segmented, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import {
-  type Board,
-  type BoardRecord,
-  FAMILIES,
-  type Family,
-  FAMILY_WORDS,
-  FOOT_mm,
-  models,
-  readBoardFile,
-  withLength,
-} from '@june-tide/core';
+import { type Board, FAMILIES, type Family, FAMILY_WORDS } from '@june-tide/core/document';
+import { withLength } from '@june-tide/core/edit';
+import { readBoardFile } from '@june-tide/core/files';
+import { models } from '@june-tide/core/models';
+import type { BoardRecord } from '@june-tide/core/record';
+import { FOOT_mm } from '@june-tide/core/units';
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
@@ -225,7 +220,7 @@ async function measuredBoard(
   text: string,
   fileName: string,
 ): Promise<{ ok: true; board: Board } | { ok: false; reason: string }> {
-  const { boardFromStations, lengthOfStations } = await import('@june-tide/core/packages');
+  const { boardFromStations, lengthOfStations } = await import('@june-tide/core/files/packages');
   const length_mm = lengthOfStations(text);
   const near = [...models()].sort((a, b) => {
     const off = (board: Board) => Math.abs(board.length_mm - (length_mm ?? board.length_mm));

@@ -1,7 +1,10 @@
 import { Button } from 'antd';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { changeWords, formatLitres, formatMass, madeFor, type MadeFor, type Rider } from '@june-tide/core';
+import { changeWords } from '@june-tide/core/measure';
+import { madeFor, type MadeFor } from '@june-tide/core/record';
+import type { Rider } from '@june-tide/core/rider';
+import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { dateWords } from '../../parts/days.ts';
 import { BuiltText, Measure, useLengthStyle } from '../../parts/Measure.tsx';

@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { formatMass } from '@june-tide/core';
+import { formatMass } from '@june-tide/core/units';
 import { RiderForm } from '../../parts/RiderForm.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';

@@ -1,6 +1,7 @@
 import { CategoryScale, Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { useEffect, useRef } from 'react';
-import { formatMass, POUND_kg, type Rider } from '@june-tide/core';
+import type { Rider } from '@june-tide/core/rider';
+import { formatMass, POUND_kg } from '@june-tide/core/units';
 import { dateWords } from '../../parts/days.ts';
 
 Chart.register(LineController, LineElement, PointElement, CategoryScale, LinearScale);

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { useShed } from '../../store/shed.ts';
 import { Riders } from './Riders.tsx';
 

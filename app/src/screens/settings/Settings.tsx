@@ -1,5 +1,6 @@
 import { Radio, Segmented } from 'antd';
-import { READING_WORDS, ROCKER_READINGS, type SchoolQuestion, SCHOOLS } from '@june-tide/core';
+import { READING_WORDS, ROCKER_READINGS } from '@june-tide/core/measure';
+import { type SchoolQuestion, SCHOOLS } from '@june-tide/core/rider';
 import { ShopChoices } from '../../parts/ShopChoices.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { changeSettings, useShed } from '../../store/shed.ts';

@@ -1,5 +1,5 @@
 import { Button, Drawer, Input, InputNumber, Select } from 'antd';
-import { type Blank, blankLines, blankSchema, FOAM_WORDS, FOAMS } from '@june-tide/core';
+import { type Blank, blankLines, blankSchema, FOAM_WORDS, FOAMS } from '@june-tide/core/make';
 import { LengthField } from '../../parts/LengthField.tsx';
 import { changeShelf, type EditResult } from '../../store/shed.ts';
 

@@ -1,6 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import { type Blank, type Foam, FOAM_WORDS, FOAMS, usualShelf } from '@june-tide/core';
+import { type Blank, type Foam, FOAM_WORDS, FOAMS, usualShelf } from '@june-tide/core/make';
 import { Measure } from '../../parts/Measure.tsx';
 import { money } from '../../parts/money.ts';
 import { ShelfFiles } from '../../parts/ShelfFiles.tsx';

@@ -1,13 +1,13 @@
 import { Button, InputNumber } from 'antd';
 import {
   ASSUMPTION_KEYS,
-  ASSUMPTIONS,
   type AssumptionKey,
+  ASSUMPTIONS,
   type Tolerances,
   tolerancesSchema,
   USUAL_ASSUMPTIONS,
   USUAL_WORKSHOP,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
 import { LengthField, rangeOf } from '../../parts/LengthField.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, type EditResult, useShed } from '../../store/shed.ts';

@@ -7,7 +7,7 @@ import {
   priceLineSchema,
   type Prices,
   pricesSchema,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
 import { money } from '../../parts/money.ts';
 import { NumberField } from '../../parts/NumberField.tsx';
 import { useDone } from '../../parts/useDone.tsx';

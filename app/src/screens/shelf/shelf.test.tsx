@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { ASSUMPTIONS, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
-import { USUAL_SETTINGS } from '@june-tide/core';
+import { ASSUMPTIONS, USUAL_WORKSHOP, usualShelf } from '@june-tide/core/make';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { useShed } from '../../store/shed.ts';
 import { Shelf } from './Shelf.tsx';
 

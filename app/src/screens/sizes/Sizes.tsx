@@ -1,21 +1,11 @@
 import { Button, Result, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import {
-  ABILITIES,
-  type Ability,
-  type Board,
-  type BoardRecord,
-  formatLitres,
-  formatMass,
-  MOST_SIZES,
-  ridersFor,
-  type SizeOfRun,
-  type SizeRun,
-  sizeRunSchema,
-  sizesOf,
-  usualRun,
-} from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { MOST_SIZES, type SizeOfRun, type SizeRun, sizeRunSchema, sizesOf, usualRun } from '@june-tide/core/edit';
+import type { BoardRecord } from '@june-tide/core/record';
+import { ABILITIES, type Ability, ridersFor } from '@june-tide/core/rider';
+import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { LengthField } from '../../parts/LengthField.tsx';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
@@ -86,7 +76,7 @@ function Run({ record }: { record: BoardRecord }) {
         <Button
           size="small"
           onClick={() =>
-            void import('@june-tide/core/packages').then(({ sizeRunToCsv }) =>
+            void import('@june-tide/core/files/packages').then(({ sizeRunToCsv }) =>
               saveFile(sizeRunToCsv(boards), `${board.name.toLowerCase().replaceAll(' ', '-')}-sizes.csv`, 'text/csv'),
             )
           }

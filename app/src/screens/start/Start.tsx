@@ -1,16 +1,11 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import {
-  type Board,
-  type BoardRecord,
-  FAMILIES,
-  FAMILY_WORDS,
-  formatLitres,
-  formatMass,
-  litresFor,
-  models,
-} from '@june-tide/core';
+import { type Board, FAMILIES, FAMILY_WORDS } from '@june-tide/core/document';
+import { models } from '@june-tide/core/models';
+import type { BoardRecord } from '@june-tide/core/record';
+import { litresFor } from '@june-tide/core/rider';
+import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure } from '../../parts/Measure.tsx';
 import { RiderForm } from '../../parts/RiderForm.tsx';

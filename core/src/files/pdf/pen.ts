@@ -27,7 +27,7 @@ export interface Box {
 }
 
 /** The standard fonts know only the Windows Latin characters: the few others we write are spelt with those. */
-export function plainText(text: string): string {
+function plainText(text: string): string {
   return text
     .replace(/[−–—]/g, '-')
     .replace(/[′’]/g, "'")

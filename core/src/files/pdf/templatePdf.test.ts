@@ -6,7 +6,8 @@ import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
 import { CHECK_SQUARE_mm, halfOutlineDrawing } from '../templateDrawing.ts';
 import { DRAWINGS, type DrawingName } from '../boardDrawings.ts';
 import { drawingPdf, templatePdf } from './templatePdf.ts';
-import { OVERLAP_mm, PAGE_MARGIN_mm, type Paper, PAPERS, tilingOf, tilingOn } from './tiling.ts';
+import { type Paper, PAPERS } from '../../make/paper.ts';
+import { OVERLAP_mm, PAGE_MARGIN_mm, tilingOf, tilingOn } from './tiling.ts';
 
 const style = { kind: 'fraction', denominator: 16 } as const;
 const shape = shapeOf(modelNamed('Slack Water')!);

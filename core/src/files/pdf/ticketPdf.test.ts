@@ -7,7 +7,7 @@ import { modelNamed, models } from '../../models/models.ts';
 import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
 import { formatLength } from '../../units/format.ts';
 import { ticketPdf } from './ticketPdf.ts';
-import { PAPERS } from './tiling.ts';
+import { PAPERS } from '../../make/paper.ts';
 import { wallSheetPdf } from './wallSheetPdf.ts';
 
 const style = { kind: 'fraction', denominator: 16 } as const;

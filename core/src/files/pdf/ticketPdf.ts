@@ -9,7 +9,7 @@ import { cautionWords } from '../../make/cautions.ts';
 import { newDocument } from './newDocument.ts';
 import { fillBoxes, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
 import { codeText, qrBoxes } from './qrBoxes.ts';
-import { type Paper, PAPERS } from './tiling.ts';
+import { type Paper, PAPERS } from '../../make/paper.ts';
 
 /** What the ticket says beside the board's own numbers. The rider's first name only if the shaper wants it on paper. */
 export interface TicketExtras {

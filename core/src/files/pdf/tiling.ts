@@ -1,11 +1,4 @@
-/** Sheets of paper we tile on, portrait, mm. A4 and A3 by ISO 216; US Letter 8 1/2 x 11 and Tabloid 11 x 17 in by ANSI/ASME Y14.1. */
-export const PAPERS = {
-  A4: { width_mm: 210, height_mm: 297, words: 'A4' },
-  Letter: { width_mm: 215.9, height_mm: 279.4, words: 'US Letter' },
-  A3: { width_mm: 297, height_mm: 420, words: 'A3' },
-  Tabloid: { width_mm: 279.4, height_mm: 431.8, words: 'Tabloid' },
-} as const;
-export type Paper = keyof typeof PAPERS;
+import { type Paper, PAPERS } from '../../make/paper.ts';
 
 /** What is printed on: sheets, or a roll so wide, cut off where the drawing ends. */
 export type PrintedOn = Paper | { roll_mm: number };

@@ -8,7 +8,7 @@ import { INCH_mm } from '../../units/length.ts';
 import { sizeLine } from '../templateDrawing.ts';
 import { newDocument } from './newDocument.ts';
 import { POINT_PER_mm, strokeLine, writeText } from './pen.ts';
-import { type Paper, PAPERS } from './tiling.ts';
+import { type Paper, PAPERS } from '../../make/paper.ts';
 
 /** Less light under a straightedge than this, 1/32 in, is read as flat. */
 const FLAT_mm = INCH_mm / 32;

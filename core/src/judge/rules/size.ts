@@ -7,7 +7,7 @@ import { INCH_mm } from '../../units/length.ts';
 import { backFooted, big, frontFooted, type Rule, usual, weak, when } from '../rule.ts';
 
 /** Most a rider steps down at a time: about 6 in of length (CP). */
-export const STEP_DOWN_mm = 6 * INCH_mm;
+const STEP_DOWN_mm = 6 * INCH_mm;
 /** A model makes sense from so much shorter to so much longer than it was drawn. Our own run. */
 export const SENSIBLE_RUN = { shorter: 0.9, longer: 1.16 } as const;
 

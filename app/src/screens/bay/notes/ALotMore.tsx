@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { judged, lever, type LeverId, pushedFar } from '@june-tide/core';
+import { judged, lever, type LeverId, pushedFar } from '@june-tide/core/judge';
 import { caseFor, writerFor } from '../../../store/derived.ts';
 import { useShed } from '../../../store/shed.ts';
 import type { OverChoice } from '../over.ts';

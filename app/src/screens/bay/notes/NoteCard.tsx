@@ -1,6 +1,6 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { lever, type Note } from '@june-tide/core';
+import { lever, type Note } from '@june-tide/core/judge';
 import { BuiltText } from '../../../parts/Measure.tsx';
 import { edit, editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';

@@ -1,4 +1,5 @@
-import { formatLength, lever, type LeverId } from '@june-tide/core';
+import { lever, type LeverId } from '@june-tide/core/judge';
+import { formatLength } from '@june-tide/core/units';
 
 /** A lever’s first step in words: 1/16 in, 2 degrees, 10 %. */
 export function firstStepWords(id: LeverId): string {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { judged, type Note } from '@june-tide/core';
+import { judged, type Note } from '@june-tide/core/judge';
 import { writerFor } from '../../../store/derived.ts';
 import { useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';

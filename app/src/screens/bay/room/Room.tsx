@@ -1,15 +1,11 @@
 import { Button, Segmented, Switch } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import {
-  type Board,
-  INCH_mm,
-  type LitMesh,
-  litMesh,
-  placedFins,
-  sectionAt,
-  sectionRing,
-  type Shape,
-} from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { placedFins } from '@june-tide/core/fins';
+import { sectionRing } from '@june-tide/core/section';
+import { sectionAt, type Shape } from '@june-tide/core/shape';
+import { type LitMesh, litMesh } from '@june-tide/core/solid';
+import { INCH_mm } from '@june-tide/core/units';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';

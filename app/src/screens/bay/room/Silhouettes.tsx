@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { outlinePoints, thicknessAt } from '@june-tide/core';
+import { thicknessAt } from '@june-tide/core/foil';
+import { outlinePoints } from '@june-tide/core/outline';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';

@@ -19,7 +19,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { LitMesh } from '@june-tide/core';
+import type { LitMesh } from '@june-tide/core/solid';
 
 /** Where a shaper puts the eye. Directions in the board's own axes: nose +x, deck +z. */
 export const EYES = {

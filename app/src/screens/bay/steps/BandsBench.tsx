@@ -5,14 +5,13 @@ import {
   bandsAt,
   bandTable,
   DECK_BANDS,
-  formatLitres,
-  placeWords,
   type RailBands,
-  sectionAt,
-  sectionRing,
   UNDER_BANDS,
-  writeLength,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
+import { placeWords } from '@june-tide/core/measure';
+import { sectionRing } from '@june-tide/core/section';
+import { sectionAt } from '@june-tide/core/shape';
+import { formatLitres, writeLength } from '@june-tide/core/units';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';

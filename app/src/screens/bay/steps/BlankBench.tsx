@@ -8,7 +8,7 @@ import {
   type RankedBlank,
   shortfallWords,
   workshopSchema,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
 import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';

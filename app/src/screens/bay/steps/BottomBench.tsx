@@ -1,14 +1,11 @@
 import { Button, InputNumber, Select, Switch } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
+import { type BottomLayer, LAYER_KINDS, LAYER_WORDS, stationOfMark } from '@june-tide/core/document';
 import {
   BOTTOM_PRESETS,
   bottomPresetOf,
-  type BottomLayer,
-  LAYER_KINDS,
-  LAYER_WORDS,
   MOST_LAYERS,
-  stationOfMark,
   withBottomPreset,
   withDepthMark,
   withLayer,
@@ -18,7 +15,7 @@ import {
   withNewLayer,
   withoutDepthMark,
   withoutLayer,
-} from '@june-tide/core';
+} from '@june-tide/core/edit';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';

@@ -1,6 +1,7 @@
 import { Button, DatePicker, Form, Input, InputNumber, Select } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
-import { type Brief, FAMILIES, FAMILY_WORDS, USUAL_WAVES, type Waves } from '@june-tide/core';
+import { FAMILIES, FAMILY_WORDS } from '@june-tide/core/document';
+import { type Brief, USUAL_WAVES, type Waves } from '@june-tide/core/rider';
 import { WavesItems } from '../../../parts/WavesItems.tsx';
 import { wavesOf } from '../../../store/derived.ts';
 import { edit, useShed } from '../../../store/shed.ts';

@@ -1,6 +1,6 @@
 import { BarController, BarElement, CategoryScale, Chart, LinearScale } from 'chart.js';
 import { useEffect, useRef } from 'react';
-import type { TraitComparison } from '@june-tide/core';
+import type { TraitComparison } from '@june-tide/core/judge';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 Chart.defaults.font.family = 'Archivo Variable, sans-serif';

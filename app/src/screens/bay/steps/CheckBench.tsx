@@ -1,17 +1,9 @@
 import { Button, Select } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import {
-  compareTraits,
-  FAMILY_WORDS,
-  formatLitres,
-  lever,
-  type LeverId,
-  LEVERS,
-  MEASURES,
-  compared,
-  type Note,
-  traitNumber,
-} from '@june-tide/core';
+import { FAMILY_WORDS } from '@june-tide/core/document';
+import { compareTraits, lever, type LeverId, LEVERS, type Note, traitNumber } from '@june-tide/core/judge';
+import { compared, MEASURES } from '@june-tide/core/measure';
+import { formatLitres } from '@june-tide/core/units';
 import { BuiltText, Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { wavesWords } from '../../../parts/words.ts';
 import { ALotMore } from '../notes/ALotMore.tsx';

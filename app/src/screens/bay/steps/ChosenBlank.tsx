@@ -1,16 +1,16 @@
 import { Button } from 'antd';
+import { thicknessAt } from '@june-tide/core/foil';
 import {
   type Blank,
   blankLines,
-  INCH_mm,
   type Margin,
   marginAt,
   planingPlan,
   type PlaningStation,
   type RankedBlank,
   shortfallWords,
-  thicknessAt,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
+import { INCH_mm } from '@june-tide/core/units';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { useDone } from '../../../parts/useDone.tsx';
 import { changeShelf, edit, undo, useShed } from '../../../store/shed.ts';

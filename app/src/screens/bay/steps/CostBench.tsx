@@ -1,6 +1,8 @@
 import { Button, message } from 'antd';
 import { Link } from 'react-router';
-import { costSheet, FAMILY_WORDS, MOST_PRICE_LINES, priceLineSchema, sizeLine, USUAL_SCHEDULE } from '@june-tide/core';
+import { FAMILY_WORDS } from '@june-tide/core/document';
+import { sizeLine } from '@june-tide/core/files';
+import { costSheet, MOST_PRICE_LINES, priceLineSchema, USUAL_SCHEDULE } from '@june-tide/core/make';
 import { money } from '../../../parts/money.ts';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { foamOf, laminatedFor } from '../../../store/derived.ts';

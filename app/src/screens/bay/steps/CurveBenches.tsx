@@ -1,19 +1,18 @@
 import { Select } from 'antd';
 import { useState } from 'react';
+import { hollowStretches } from '@june-tide/core/curve';
+import { TAIL_WORDS } from '@june-tide/core/document';
+import { withNose, withTail } from '@june-tide/core/edit';
 import {
   curveLength_mm,
   foilDifferences,
-  hollowStretches,
-  INCH_mm,
   railLineAt,
   READING_WORDS,
-  TAIL_WORDS,
   tipLifts,
   TWELVE_mm,
-  withNose,
-  withTail,
   withTipLifts,
-} from '@june-tide/core';
+} from '@june-tide/core/measure';
+import { INCH_mm } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, useShed } from '../../../store/shed.ts';

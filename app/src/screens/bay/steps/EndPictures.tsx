@@ -1,16 +1,10 @@
 import { Button, Popover } from 'antd';
 import { useState } from 'react';
-import {
-  type Board,
-  modelNamed,
-  outlinePoints,
-  shapeOf,
-  TAIL_KINDS,
-  TAIL_WORDS,
-  type TailKind,
-  withNose,
-  withTail,
-} from '@june-tide/core';
+import { type Board, TAIL_KINDS, TAIL_WORDS, type TailKind } from '@june-tide/core/document';
+import { withNose, withTail } from '@june-tide/core/edit';
+import { modelNamed } from '@june-tide/core/models';
+import { outlinePoints } from '@june-tide/core/outline';
+import { shapeOf } from '@june-tide/core/shape';
 
 type NoseKind = Board['outline']['nose']['kind'];
 const NOSES: readonly NoseKind[] = ['pointed', 'round'];

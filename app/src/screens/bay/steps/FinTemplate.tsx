@@ -1,5 +1,7 @@
 import { Button, InputNumber, Popover, Segmented } from 'antd';
-import { type FinBox, finArea_mm2, finPlan, type FinTemplate, formatArea } from '@june-tide/core';
+import type { FinBox, FinTemplate } from '@june-tide/core/document';
+import { finArea_mm2, finPlan } from '@june-tide/core/fins';
+import { formatArea } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 
 const FOILS: readonly { value: FinTemplate['foil']; label: string }[] = [

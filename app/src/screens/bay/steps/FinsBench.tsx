@@ -1,17 +1,16 @@
 import { InputNumber, Select } from 'antd';
+import { FIN_SETUPS, type FinBox } from '@june-tide/core/document';
+import { withFinBox } from '@june-tide/core/edit';
 import {
   ALSO_SERVES,
-  FIN_SETUPS,
   FIN_TEMPLATES,
-  type FinBox,
   type FinTrouble,
   finTroubles,
   SETUP_WORDS,
-  styleApart,
   toeLines,
-  withFinBox,
   withSetup,
-} from '@june-tide/core';
+} from '@june-tide/core/fins';
+import { styleApart } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';

@@ -12,7 +12,7 @@ import {
   lighter,
   scheduleWords,
   USUAL_SCHEDULE,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
 import { Measure } from '../../../parts/Measure.tsx';
 import { foamOf, laminatedFor } from '../../../store/derived.ts';
 import { edit, useShed } from '../../../store/shed.ts';

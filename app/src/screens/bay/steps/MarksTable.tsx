@@ -2,18 +2,17 @@ import type { ReactNode } from 'react';
 import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import {
-  battenAlone,
-  halfBreadthAt,
   type MarkedCurve,
   type MarkRow,
   markRows,
-  thicknessAt,
   withLength,
   withMarkAt,
   withMarkValue,
   withNewMark,
   withoutMark,
-} from '@june-tide/core';
+} from '@june-tide/core/edit';
+import { thicknessAt } from '@june-tide/core/foil';
+import { battenAlone, halfBreadthAt } from '@june-tide/core/outline';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';

@@ -1,7 +1,8 @@
 import { Button, DatePicker, Input, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import { daySchema, FIRST_DAY, LAST_DAY, stageCautions, standing, USUAL_SCHEDULE, USUAL_WAVES } from '@june-tide/core';
+import { daySchema, FIRST_DAY, LAST_DAY, stageCautions, standing, USUAL_SCHEDULE } from '@june-tide/core/make';
+import { USUAL_WAVES } from '@june-tide/core/rider';
 import { dayWords, standingWords } from '../../../parts/days.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { foamOf, paceOf, wavesOf } from '../../../store/derived.ts';

@@ -1,6 +1,7 @@
 import { Button, Dropdown, message } from 'antd';
 import { LockOutlined, UnlockOutlined } from '@ant-design/icons';
-import { type Board, joinedOutlines, withEqualEnds } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import { joinedOutlines, withEqualEnds } from '@june-tide/core/edit';
 import { edit, editBoard, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 

@@ -5,17 +5,13 @@ import {
   type DrawingName,
   DRAWINGS,
   drawingToSvg,
-  formatLitres,
   halfOutlineDrawing,
-  type Paper,
-  PAPERS,
-  placeWords,
-  settingsSchema,
-  USUAL_STATIONS,
   withCheckSquare,
   writeBoardFile,
-  writeLength,
-} from '@june-tide/core';
+} from '@june-tide/core/files';
+import { placeWords, USUAL_STATIONS } from '@june-tide/core/measure';
+import { type PrintsOn, PRINTS_ON, settingsSchema } from '@june-tide/core/record';
+import { formatLitres, writeLength } from '@june-tide/core/units';
 import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { NumberField } from '../../../parts/NumberField.tsx';
@@ -26,7 +22,7 @@ import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { ticketExtras } from './ticketExtras.ts';
 
-const PAPER_WORDS: Readonly<Record<Paper, string>> = {
+const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
   A4: 'A4',
   Letter: 'US Letter',
   A3: 'A3',
@@ -96,11 +92,11 @@ export function PaperBench() {
       <div className="head">
         <span className="quiet">made here in the browser; nothing is sent anywhere</span>
         <span className="right row-of-tools" style={{ margin: 0 }}>
-          <Segmented<Paper>
+          <Segmented<PrintsOn>
             aria-label="Paper"
             size="small"
             value={paper}
-            options={PAPERS.map((value) => ({ value, label: PAPER_WORDS[value] }))}
+            options={PRINTS_ON.map((value) => ({ value, label: PAPER_WORDS[value] }))}
             onChange={(value) => changeSettings({ paper: value })}
           />
           {paper === 'roll' && (
@@ -120,7 +116,7 @@ export function PaperBench() {
             'template',
             'Half outline, full size (PDF)',
             async () => {
-              const { templatePdf } = await import('@june-tide/core/pdf');
+              const { templatePdf } = await import('@june-tide/core/files/pdf');
               const bytes = await templatePdf(shape, printedOn, style, printer, `${board.name} ${record.number}`);
               saveFile(bytes, `${name}-template.pdf`, 'application/pdf');
             },
@@ -136,7 +132,7 @@ export function PaperBench() {
         </li>
         <li className="choices">
           {button('ticket', 'Ticket, one page (PDF)', async () => {
-            const { ticketPdf } = await import('@june-tide/core/pdf');
+            const { ticketPdf } = await import('@june-tide/core/files/pdf');
             const extras = {
               ...(rider ? { riderName: rider.name } : {}),
               ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
@@ -145,7 +141,7 @@ export function PaperBench() {
             saveFile(await ticketPdf(shape, onePage, style, extras), `${name}-ticket.pdf`, 'application/pdf');
           })}
           {button('wall sheet', 'Wall sheet, large type (PDF)', async () => {
-            const { wallSheetPdf } = await import('@june-tide/core/pdf');
+            const { wallSheetPdf } = await import('@june-tide/core/files/pdf');
             const heading = { name: `${board.name} ${record.number}`, ...(rider ? { riderName: rider.name } : {}) };
             saveFile(await wallSheetPdf(shape, onePage, style, heading), `${name}-wall.pdf`, 'application/pdf');
           })}
@@ -156,7 +152,7 @@ export function PaperBench() {
         <li className="choices">
           {DRAWING_NAMES.map((key) =>
             button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
-              const { drawingToDxf } = await import('@june-tide/core/packages');
+              const { drawingToDxf } = await import('@june-tide/core/files/packages');
               const drawing = key === 'half' ? halfOutlineDrawing(shape, style) : DRAWINGS[key].draw(shape, style);
               saveFile(drawingToDxf(drawing), `${name}-${key}.dxf`, 'application/dxf');
             }),
@@ -170,7 +166,7 @@ export function PaperBench() {
             }),
           )}
           {button('station table', 'Station table (CSV)', async () => {
-            const { stationsToCsv } = await import('@june-tide/core/packages');
+            const { stationsToCsv } = await import('@june-tide/core/files/packages');
             saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
           })}
         </li>
@@ -201,7 +197,7 @@ export function PaperBench() {
             />
           )}
           {button('template of it', 'Full size (PDF)', async () => {
-            const { drawingPdf } = await import('@june-tide/core/pdf');
+            const { drawingPdf } = await import('@june-tide/core/files/pdf');
             const heading = {
               name: `${board.name} ${record.number}`,
               line: `${DRAWINGS[other].words}, full size`,
@@ -218,7 +214,7 @@ export function PaperBench() {
             ),
           )}
           {button('lines of it', 'DXF', async () => {
-            const { drawingToDxf } = await import('@june-tide/core/packages');
+            const { drawingToDxf } = await import('@june-tide/core/files/packages');
             saveFile(drawingToDxf(drawOther()), `${name}-${other}.dxf`, 'application/dxf');
           })}
         </li>

@@ -1,21 +1,11 @@
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
-import {
-  type Board,
-  formatLength,
-  type LengthStyle,
-  RAIL_PRESETS,
-  type RailPresetName,
-  railRatio,
-  type RailStation,
-  railStation,
-  stationOfMark,
-  withNewRail,
-  withoutRail,
-  withRail,
-  withRailEverywhere,
-} from '@june-tide/core';
+import { type Board, type RailStation, stationOfMark } from '@june-tide/core/document';
+import { withNewRail, withoutRail, withRail, withRailEverywhere } from '@june-tide/core/edit';
+import { RAIL_PRESETS, type RailPresetName, railStation } from '@june-tide/core/models';
+import { railRatio } from '@june-tide/core/rails';
+import { formatLength, type LengthStyle } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';

@@ -1,6 +1,7 @@
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { changesFor, COMPLAINTS, complaintsFor, lever, MOST_RIDES } from '@june-tide/core';
+import { changesFor, COMPLAINTS, complaintsFor, lever } from '@june-tide/core/judge';
+import { MOST_RIDES } from '@june-tide/core/record';
 import { edit, editBoard, useShed } from '../../../store/shed.ts';
 import { dateWords } from '../../../parts/days.ts';
 import { today } from '../../../store/today.ts';

@@ -1,6 +1,8 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
-import { familiesFor, FAMILY_WORDS, formatMass, gentleQuestions } from '@june-tide/core';
+import { FAMILY_WORDS } from '@june-tide/core/document';
+import { familiesFor, gentleQuestions } from '@june-tide/core/rider';
+import { formatMass } from '@june-tide/core/units';
 import { RiderForm } from '../../../parts/RiderForm.tsx';
 import { STANCE_WORDS, ABILITY_WORDS } from '../../../parts/words.ts';
 import { lastBoardOf, wavesOf } from '../../../store/derived.ts';

@@ -10,7 +10,7 @@ import {
   SHEET_GROUP_WORDS,
   SHEET_GROUPS,
   type SheetLine,
-} from '@june-tide/core';
+} from '@june-tide/core/make';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { measuresFor } from '../../../store/derived.ts';

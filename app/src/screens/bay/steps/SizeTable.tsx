@@ -1,6 +1,9 @@
 import { Button, InputNumber } from 'antd';
 import { useMemo, useState } from 'react';
-import { compareTraits, equalLitreBoards, formatLitres, modelNamed, SCHOOLS, SENSIBLE_RUN } from '@june-tide/core';
+import { compareTraits, SENSIBLE_RUN } from '@june-tide/core/judge';
+import { modelNamed } from '@june-tide/core/models';
+import { equalLitreBoards, SCHOOLS } from '@june-tide/core/rider';
+import { formatLitres } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../../parts/BoardPlan.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { factsFor, measuresFor } from '../../../store/derived.ts';

@@ -1,7 +1,8 @@
 import { Button, InputNumber } from 'antd';
 import type { ReactNode } from 'react';
 import { CloseOutlined } from '@ant-design/icons';
-import { MOST_WINGS, type Wing, withNewWing, withoutWing, withWing } from '@june-tide/core';
+import type { Wing } from '@june-tide/core/document';
+import { MOST_WINGS, withNewWing, withoutWing, withWing } from '@june-tide/core/edit';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';

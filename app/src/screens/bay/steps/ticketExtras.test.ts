@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { type BoardRecord, modelNamed, USUAL_SCHEDULE, USUAL_WORKSHOP, usualShelf } from '@june-tide/core';
+import { USUAL_SCHEDULE, USUAL_WORKSHOP, usualShelf } from '@june-tide/core/make';
+import { modelNamed } from '@june-tide/core/models';
+import type { BoardRecord } from '@june-tide/core/record';
 import { dayWords } from '../../../parts/days.ts';
 import { ticketExtras } from './ticketExtras.ts';
 

@@ -1,4 +1,5 @@
-import { type Blank, type BoardRecord, FOAM_WORDS, scheduleWords, type Workshop } from '@june-tide/core';
+import { type Blank, FOAM_WORDS, scheduleWords, type Workshop } from '@june-tide/core/make';
+import type { BoardRecord } from '@june-tide/core/record';
 import { dayWords } from '../../../parts/days.ts';
 import { foamOf, laminatedFor } from '../../../store/derived.ts';
 

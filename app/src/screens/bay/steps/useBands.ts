@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { BandCounts, Board, RailBands } from '@june-tide/core';
+import type { Board } from '@june-tide/core/document';
+import type { BandCounts, RailBands } from '@june-tide/core/make';
 import { solidClient } from '../../../workers/solidClient.ts';
 
 /** Bands found, by board and counts: the bench and the plank ask for the same ones. */

@@ -1,5 +1,5 @@
 import { useSearchParams } from 'react-router';
-import { type BandCounts, DECK_BANDS, UNDER_BANDS, USUAL_BANDS } from '@june-tide/core';
+import { type BandCounts, DECK_BANDS, UNDER_BANDS, USUAL_BANDS } from '@june-tide/core/make';
 
 /** The parts of making, in the order they come up. */
 export const MAKE_PARTS = ['blank', 'bands', 'paper', 'glass', 'cost', 'order', 'shaped'] as const;

@@ -1,0 +1,1 @@
+export { bottomHeight } from './bottom.ts';

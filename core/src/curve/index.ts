@@ -1,0 +1,2 @@
+export { fairnessTones } from './sideLight.ts';
+export { hollowStretches } from './spring.ts';

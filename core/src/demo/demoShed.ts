@@ -1,0 +1,112 @@
+import type { BoardRecord } from '../record/record.ts';
+import type { Board } from '../document/schema.ts';
+import { type GlassSchedule, USUAL_SCHEDULE } from '../make/glass.ts';
+import { type Day, dayAfter } from '../make/workingDays.ts';
+import { modelNamed } from '../models/models.ts';
+import type { Rider } from '../rider/rider.ts';
+import { INCH_mm } from '../units/length.ts';
+
+/** The invented shed at Skarn Point: riders and boards to look round with. Nothing here is a fact of the trade. */
+export const DEMO_RIDERS: readonly Rider[] = [
+  rider('maren', 'Maren', 76, 1780, 34, 'advanced', 3, 'back', 'waistToHead', 'medium'),
+  rider('kit', 'Kit', 69, 1730, 27, 'advanced', 4, 'front', 'kneeToWaist', 'weak'),
+  rider('jory', 'Jory', 66, 1750, 22, 'expert', 6, 'neutral', 'waistToHead', 'medium'),
+  rider('petra', 'Petra', 71, 1690, 47, 'intermediate', 2, 'neutral', 'waistToHead', 'medium'),
+  rider('ines', 'Ines', 78, 1820, 52, 'advanced', 2, 'front', 'kneeToWaist', 'weak'),
+  rider('ruan', 'Ruan', 84, 1850, 38, 'expert', 3, 'neutral', 'wellOverhead', 'powerful'),
+  rider('ana', 'Ana', 58, 1650, 25, 'advanced', 5, 'back', 'kneeToWaist', 'medium'),
+  rider('odd', 'Odd', 104, 1900, 44, 'intermediate', 1, 'unknown', 'waistToHead', 'medium'),
+];
+
+function rider(
+  id: string,
+  name: string,
+  mass_kg: number,
+  height_mm: number,
+  age: number,
+  ability: Rider['ability'],
+  surfsAWeek: number,
+  stance: Rider['stance'],
+  size: Rider['waves']['size'],
+  power: Rider['waves']['power'],
+): Rider {
+  return {
+    id,
+    name,
+    mass_kg,
+    weights: [{ on: '2026-01-10', mass_kg }],
+    height_mm,
+    age,
+    ability,
+    surfsAWeek,
+    fitness: 'usual',
+    stance,
+    waves: { size, power, steepness: 'medium', chop: 'some', rubber: 'thin' },
+    boards: [],
+  };
+}
+
+function resized(model: string, change: (board: Board) => Board = (board) => board): Board {
+  const board = modelNamed(model);
+  if (!board) throw new RangeError(`demo: no model ${model}`);
+  return change(board);
+}
+
+/** The boards on the rack of a new shed; some are on the line, due in the weeks after the day it is opened. */
+export function demoRecords(today: Day): BoardRecord[] {
+  const record = (
+    id: string,
+    number: number,
+    riderId: string | null,
+    day: string,
+    board: Board,
+    ordered: Partial<BoardRecord> = {},
+  ): BoardRecord => ({
+    ...ordered,
+    id,
+    number,
+    riderId,
+    board,
+    rides: [],
+    createdAt: `2026-${day}T09:00:00.000Z`,
+    updatedAt: `2026-${day}T16:30:00.000Z`,
+  });
+  const longer: (board: Board) => Board = (board) => ({
+    ...board,
+    length_mm: board.length_mm + 2 * INCH_mm,
+    outline: { ...board.outline, width_mm: 19.5 * INCH_mm },
+    foil: { ...board.foil, thickness_mm: 2.5 * INCH_mm },
+    notes: 'Two inches longer and a quarter wider than 104: more under the chest for the winter suit.',
+  });
+  const on = (stage: string, dueIn_days: number, glass: GlassSchedule, colours: string, riderId: string) => {
+    const waves = DEMO_RIDERS.find(({ id }) => id === riderId)!.waves;
+    return {
+      glass,
+      colours,
+      brief: { waves, purpose: '', mustHaves: '', dueOn: dayAfter(today, dueIn_days) },
+      order: { stage, on: today },
+    };
+  };
+  const epoxy: GlassSchedule = { resin: 'epoxy', deck: ['e4', 's4'], bottom: ['e4'], finish: 'sanded' };
+  const heavy: GlassSchedule = { resin: 'polyester', deck: ['e6', 'e6'], bottom: ['e6'], finish: 'gloss' };
+  return [
+    record('skarn-penny-2', 2, 'ana', '03-12', resized('Penny Step')),
+    record('skarn-kettle-7', 7, 'kit', '05-02', resized('Kettle')),
+    record('skarn-stairs-3', 3, 'jory', '08-21', resized('Two Stairs'), {
+      ...on('brief', 30, epoxy, 'grey rails', 'jory'),
+    }),
+    record('skarn-slack-104', 104, 'maren', '02-03', resized('Slack Water')),
+    record('skarn-slack-118', 118, 'maren', '11-16', resized('Slack Water', longer), {
+      ...on('shape', 16, USUAL_SCHEDULE, 'clear, one grey pinline', 'maren'),
+      blankId: 'shelf-6-8-pu',
+    }),
+    record('skarn-gannet-2', 2, 'ruan', '09-30', resized('Gannet'), {
+      ...on('sand', 2, USUAL_SCHEDULE, 'clear', 'ruan'),
+    }),
+    record('skarn-lamp-5', 5, 'petra', '10-14', resized('Lamplight'), {
+      ...on('glass', 12, heavy, 'bottle green tint, cut laps', 'petra'),
+    }),
+    record('skarn-quay-9', 9, 'ines', '06-18', resized('Long Quay')),
+    record('skarn-ledge-4', 4, 'ruan', '01-22', resized('North Ledge')),
+  ];
+}

@@ -1,0 +1,19 @@
+export { boardJsonSchema } from './jsonSchema.ts';
+export { writtenOver } from './kept.ts';
+export {
+  type Board,
+  type BottomLayer,
+  FAMILIES,
+  type Family,
+  FIN_SETUPS,
+  type FinBox,
+  type FinSetup,
+  type FinTemplate,
+  LAYER_KINDS,
+  type RailStation,
+  TAIL_KINDS,
+  type TailKind,
+  type Wing,
+} from './schema.ts';
+export { anchorsOf, distanceFrom, stationOfMark } from './station.ts';
+export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './words.ts';

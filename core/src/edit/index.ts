@@ -1,0 +1,36 @@
+export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './bottomPresets.ts';
+export { joinedOutlines } from './join.ts';
+export { type Held, HOLDABLE, scaledToLitres } from './litres.ts';
+export {
+  type MarkedCurve,
+  type MarkRow,
+  markRows,
+  withLength,
+  withMarkAt,
+  withMarkValue,
+  withNewMark,
+  withoutMark,
+} from './marks.ts';
+export { blended, exaggerated, type Mixed } from './mix.ts';
+export {
+  MOST_LAYERS,
+  MOST_WINGS,
+  withDepthMark,
+  withFinBox,
+  withLayer,
+  withLayerSwitched,
+  withNewDepthMark,
+  withNewLayer,
+  withNewRail,
+  withNewWing,
+  withoutDepthMark,
+  withoutLayer,
+  withoutRail,
+  withoutWing,
+  withRail,
+  withRailEverywhere,
+  withWing,
+} from './parts.ts';
+export { solvedFor } from './shift.ts';
+export { stretched, withEqualEnds, withNose, withTail } from './size.ts';
+export { MOST_SIZES, type SizeOfRun, type SizeRun, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';

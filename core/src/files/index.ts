@@ -1,0 +1,8 @@
+export { bandLines } from './bandsDrawing.ts';
+export { type DrawingName, DRAWINGS } from './boardDrawings.ts';
+export { readBoardFile, writeBoardFile } from './boardFile.ts';
+export type { Drawing } from './drawing.ts';
+export { meshToObj, meshToPly } from './obj.ts';
+export { meshToStl } from './stl.ts';
+export { drawingToSvg, withCheckSquare } from './svg.ts';
+export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './templateDrawing.ts';

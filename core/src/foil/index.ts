@@ -1,0 +1,1 @@
+export { type Foil, thicknessAt } from './foil.ts';

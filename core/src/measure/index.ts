@@ -1,0 +1,10 @@
+export { allMeasures, type MeasureKey, MEASURES, type MeasureUnit } from './allMeasures.ts';
+export { curveLength_mm, railLineAt } from './bottomLines.ts';
+export { changeWords } from './changeWords.ts';
+export { compared, type LeverDifference, leverWords } from './compare.ts';
+export { measure, type Measures, TWELVE_mm } from './measure.ts';
+export { bottomRelief } from './relief.ts';
+export { READING_WORDS, ROCKER_READINGS, tipLifts, withTipLifts } from './rockerReading.ts';
+export { foilDifferences, placeWords, type StationPlace, stationTable, USUAL_STATIONS } from './stationTable.ts';
+export { bottomWords, ticketLines } from './ticket.ts';
+export { volume_L } from './volume.ts';

@@ -1,0 +1,1 @@
+export { battenAlone, halfBreadthAt, type Outline, outlinePoints, sprungOutline } from './outline.ts';

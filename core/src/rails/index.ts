@@ -1,0 +1,1 @@
+export { railRatio } from './rails.ts';

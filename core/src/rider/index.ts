@@ -1,0 +1,21 @@
+export type { Brief } from './brief.ts';
+export { litresFor, type LitresTarget, ridersFor } from './litres.ts';
+export {
+  ABILITIES,
+  type Ability,
+  type Rider,
+  riderSchema,
+  stanceFrom,
+  USUAL_WAVES,
+  type Waves,
+  withWeight,
+} from './rider.ts';
+export { type SchoolQuestion, SCHOOLS, USUAL_SCHOOLS } from './schools.ts';
+export {
+  equalLitreBoards,
+  familiesFor,
+  gentleQuestions,
+  type LastBoard,
+  type Sized,
+  sizedBySchools,
+} from './sizing.ts';

@@ -1,0 +1,1 @@
+export type { Rocker } from './rocker.ts';
