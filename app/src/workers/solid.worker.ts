@@ -1,49 +1,55 @@
-import { meshToObj, meshToPly, meshToStl } from '@june-tide/core/files';
+import { meshToObj, meshToStl } from '@june-tide/core/files';
+import { meshToThreeMf } from '@june-tide/core/files/packages';
 import { railBands, rankedBlanks } from '@june-tide/core/make';
 import { shapeOf } from '@june-tide/core/shape';
 import { deckShade, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
-import { meshToThreeMf } from '@june-tide/core/files/packages';
-import type { ShadeRequest, SolidAnswer, SolidFormat, SolidRequest } from './solidMessages.ts';
+import type { SolidAnswer, SolidFormat, SolidKind, SolidRequest, SolidWork } from './solidMessages.ts';
 
-self.addEventListener('message', (event: MessageEvent<SolidRequest>) => {
-  const request = event.data;
+interface Done<A> {
+  answer: A;
+  /** Memory that goes along and is not copied. */
+  transfer: Transferable[];
+}
+
+const WORK: { readonly [K in SolidKind]: (of: SolidWork[K]['of']) => Done<SolidWork[K]['answer']> } = {
+  shade: ({ board, columns, rows, dark, strength }) => {
+    const rgba = coloured(deckShade(shapeOf(board), columns, rows).tone, dark, strength);
+    return { answer: { columns, rows, rgba }, transfer: [rgba.buffer] };
+  },
+  lit: ({ board }) => {
+    const answer = litMesh(meshOf(shapeOf(board), { stations: 180, ring: 96 }));
+    return { answer, transfer: [answer.positions.buffer, answer.normals.buffer, answer.triangles.buffer] };
+  },
+  blanks: ({ board, shelf, allowance }) => ({
+    answer: rankedBlanks(shapeOf(board), shelf, allowance),
+    transfer: [],
+  }),
+  bands: ({ board, counts }) => ({ answer: railBands(shapeOf(board), counts), transfer: [] }),
+  solid: ({ board, to }) => {
+    const answer = written(meshOf(shapeOf(board)), to, board.name);
+    return { answer, transfer: [answer.buffer] };
+  },
+};
+
+function done<K extends SolidKind>(kind: K, of: SolidWork[K]['of']): Done<SolidWork[K]['answer']> {
+  return WORK[kind](of);
+}
+
+self.addEventListener('message', ({ data: { kind, revision, of } }: MessageEvent<SolidRequest>) => {
   try {
-    const shape = shapeOf(request.board);
-    switch (request.kind) {
-      case 'shade': {
-        const rgba = coloured(deckShade(shape, request.columns, request.rows).tone, request);
-        const { columns, rows } = request;
-        answer({ kind: 'shade', revision: request.revision, picture: { columns, rows, rgba } }, [rgba.buffer]);
-        break;
-      }
-      case 'lit': {
-        const mesh = litMesh(meshOf(shape, { stations: 180, ring: 96 }));
-        const { positions, normals, triangles } = mesh;
-        answer({ kind: 'lit', revision: request.revision, mesh }, [positions.buffer, normals.buffer, triangles.buffer]);
-        break;
-      }
-      case 'blanks':
-        answer(
-          { kind: 'blanks', revision: request.revision, ranked: rankedBlanks(shape, request.shelf, request.allowance) },
-          [],
-        );
-        break;
-      case 'bands':
-        answer({ kind: 'bands', revision: request.revision, bands: railBands(shape, request.counts) }, []);
-        break;
-      case 'solid': {
-        const bytes = written(meshOf(shape), request.to, request.board.name);
-        answer({ kind: 'solid', revision: request.revision, bytes }, [bytes.buffer]);
-        break;
-      }
-    }
+    const { answer, transfer } = done(kind, of);
+    say({ revision, ok: true, answer }, transfer);
   } catch (error) {
     const words = error instanceof Error ? `${error.message}\n${error.stack ?? ''}` : String(error);
-    answer({ kind: 'failed', revision: request.revision, words }, []);
+    say({ revision, ok: false, words }, []);
   }
 });
 
-function coloured(tone: Uint8Array, { dark, strength }: ShadeRequest): Uint8ClampedArray<ArrayBuffer> {
+function coloured(
+  tone: Uint8Array,
+  dark: readonly [number, number, number],
+  strength: number,
+): Uint8ClampedArray<ArrayBuffer> {
   const rgba = new Uint8ClampedArray(4 * tone.length);
   for (let i = 0; i < tone.length; i++) {
     rgba[4 * i] = dark[0];
@@ -62,11 +68,9 @@ function written(mesh: Mesh, to: SolidFormat, name: string): Uint8Array<ArrayBuf
       return Uint8Array.from(meshToThreeMf(mesh, name));
     case 'obj':
       return Uint8Array.from(new TextEncoder().encode(meshToObj(mesh, name)));
-    case 'ply':
-      return Uint8Array.from(new TextEncoder().encode(meshToPly(mesh, name)));
   }
 }
 
-function answer(message: SolidAnswer, transfer: Transferable[]): void {
+function say(message: SolidAnswer, transfer: Transferable[]): void {
   self.postMessage(message, { transfer });
 }

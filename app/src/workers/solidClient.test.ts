@@ -37,33 +37,33 @@ describe('asking the worker', () => {
   it('starts none until it is asked, and then one', () => {
     const { asking, made } = client();
     expect(made).toHaveLength(0);
-    void asking.ask({ kind: 'bands', board, counts });
-    void asking.ask({ kind: 'lit', board });
+    void asking.ask('bands', { board, counts });
+    void asking.ask('lit', { board });
     expect(made).toHaveLength(1);
     expect(made[0].asked.map(({ revision }) => revision)).toEqual([1, 2]);
   });
 
   it('gives each answer to the one who asked, in whatever order they come', async () => {
     const { asking, made } = client();
-    const first = asking.ask({ kind: 'bands', board, counts });
-    const second = asking.ask({ kind: 'bands', board, counts: { deck: 4, under: 1 } });
-    made[0].say({ kind: 'bands', revision: 2, bands: 'four' });
-    made[0].say({ kind: 'bands', revision: 1, bands: 'three' });
-    made[0].say({ kind: 'bands', revision: 99, bands: 'stale' });
-    expect(await first).toMatchObject({ bands: 'three' });
-    expect(await second).toMatchObject({ bands: 'four' });
+    const first = asking.ask('bands', { board, counts });
+    const second = asking.ask('bands', { board, counts: { deck: 4, under: 1 } });
+    made[0].say({ revision: 2, ok: true, answer: 'four' });
+    made[0].say({ revision: 1, ok: true, answer: 'three' });
+    made[0].say({ revision: 99, ok: true, answer: 'stale' });
+    expect(await first).toBe('three');
+    expect(await second).toBe('four');
   });
 
   it('refuses with the worker’s own words', async () => {
     const { asking, made } = client();
-    const answer = asking.ask({ kind: 'lit', board });
-    made[0].say({ kind: 'failed', revision: 1, words: 'RangeError: no such board' });
+    const answer = asking.ask('lit', { board });
+    made[0].say({ revision: 1, ok: false, words: 'RangeError: no such board' });
     await expect(answer).rejects.toThrow('no such board');
   });
 
   it('starts a crashed worker again and asks once more, then gives up', async () => {
     const { asking, made } = client();
-    const answer = asking.ask({ kind: 'lit', board });
+    const answer = asking.ask('lit', { board });
     made[0].crash();
     expect(made[0].ended).toBe(true);
     expect(made).toHaveLength(2);

@@ -1,10 +1,8 @@
-import type { SolidAnswer, SolidRequest } from './solidMessages.ts';
-
-type Ask = SolidRequest extends infer R ? (R extends SolidRequest ? Omit<R, 'revision'> : never) : never;
+import type { SolidAnswer, SolidKind, SolidRequest, SolidWork } from './solidMessages.ts';
 
 interface Waiting {
   request: SolidRequest;
-  resolve: (answer: SolidAnswer) => void;
+  resolve: (answer: never) => void;
   reject: (error: Error) => void;
   again: boolean;
 }
@@ -20,10 +18,11 @@ export class SolidClient {
     this.make = make;
   }
 
-  ask(ask: Ask): Promise<SolidAnswer> {
+  /** Has a piece of work done. Rejects with the worker's own words when it cannot be. */
+  ask<K extends SolidKind>(kind: K, of: SolidWork[K]['of']): Promise<SolidWork[K]['answer']> {
     this.revision += 1;
-    const request = { ...ask, revision: this.revision } as SolidRequest;
-    return new Promise((resolve, reject) => {
+    const request = { kind, revision: this.revision, of } as SolidRequest;
+    return new Promise<SolidWork[K]['answer']>((resolve, reject) => {
       this.waiting.set(request.revision, { request, resolve, reject, again: true });
       this.running().postMessage(request);
     });
@@ -32,12 +31,13 @@ export class SolidClient {
   private running(): Worker {
     if (this.worker) return this.worker;
     const worker = this.make();
-    worker.addEventListener('message', (event: MessageEvent<SolidAnswer>) => {
-      const found = this.waiting.get(event.data.revision);
-      this.waiting.delete(event.data.revision);
+    worker.addEventListener('message', ({ data }: MessageEvent<SolidAnswer>) => {
+      const found = this.waiting.get(data.revision);
+      this.waiting.delete(data.revision);
       if (!found) return;
-      if (event.data.kind === 'failed') found.reject(new Error(event.data.words));
-      else found.resolve(event.data);
+      // The worker answers a request with the answer of its kind: the revision says which that was.
+      if (data.ok) found.resolve(data.answer as never);
+      else found.reject(new Error(data.words));
     });
     worker.addEventListener('error', (event) => {
       worker.terminate();

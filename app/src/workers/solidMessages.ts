@@ -2,8 +2,8 @@ import type { Board } from '@june-tide/core/document';
 import type { Allowance, BandCounts, Blank, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 
-/** The formats a solid is written in. */
-export type SolidFormat = 'stl' | '3mf' | 'obj' | 'ply';
+/** The formats the bench asks a solid in. */
+export type SolidFormat = 'stl' | '3mf' | 'obj';
 
 /** Half the deck's shade as a picture, tail at the left, the stringer in row 0. */
 export interface DeckPicture {
@@ -12,9 +12,7 @@ export interface DeckPicture {
   rgba: Uint8ClampedArray<ArrayBuffer>;
 }
 
-export interface ShadeRequest {
-  kind: 'shade';
-  revision: number;
+interface ShadeOf {
   board: Board;
   columns: number;
   rows: number;
@@ -23,17 +21,19 @@ export interface ShadeRequest {
   strength: number;
 }
 
-export type SolidRequest =
-  | ShadeRequest
-  | { kind: 'lit'; revision: number; board: Board }
-  | { kind: 'blanks'; revision: number; board: Board; shelf: readonly Blank[]; allowance: Allowance }
-  | { kind: 'bands'; revision: number; board: Board; counts: BandCounts }
-  | { kind: 'solid'; revision: number; board: Board; to: SolidFormat };
+/** What the worker does: for each kind of work what it is asked and what it answers. */
+export interface SolidWork {
+  shade: { of: ShadeOf; answer: DeckPicture };
+  lit: { of: { board: Board }; answer: LitMesh };
+  blanks: { of: { board: Board; shelf: readonly Blank[]; allowance: Allowance }; answer: RankedBlank[] };
+  bands: { of: { board: Board; counts: BandCounts }; answer: RailBands };
+  solid: { of: { board: Board; to: SolidFormat }; answer: Uint8Array<ArrayBuffer> };
+}
+export type SolidKind = keyof SolidWork;
+
+/** A piece of work with the number its answer bears. */
+export type SolidRequest = { [K in SolidKind]: { kind: K; revision: number; of: SolidWork[K]['of'] } }[SolidKind];
 
 export type SolidAnswer =
-  | { kind: 'shade'; revision: number; picture: DeckPicture }
-  | { kind: 'lit'; revision: number; mesh: LitMesh }
-  | { kind: 'solid'; revision: number; bytes: Uint8Array<ArrayBuffer> }
-  | { kind: 'blanks'; revision: number; ranked: RankedBlank[] }
-  | { kind: 'bands'; revision: number; bands: RailBands }
-  | { kind: 'failed'; revision: number; words: string };
+  | { revision: number; ok: true; answer: SolidWork[SolidKind]['answer'] }
+  | { revision: number; ok: false; words: string };

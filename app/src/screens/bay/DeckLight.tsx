@@ -1,6 +1,7 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useShed } from '../../store/shed.ts';
-import type { DeckPicture } from '../../workers/solidMessages.ts';
+import { Latest } from '../../workers/latest.ts';
+import type { DeckPicture, SolidWork } from '../../workers/solidMessages.ts';
 import { solidClient } from '../../workers/solidClient.ts';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
@@ -38,7 +39,19 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
   const { board } = useLiveBay().record;
   const light = useShed((shed) => shed.settings.light);
   const picture = useRef<{ drawn: DeckPicture; image: HTMLCanvasElement }>(undefined);
-  const state = useRef({ busy: false, again: false, frame: 0, paint: () => {}, ask: () => {} });
+  const state = useRef({ frame: 0, paint: () => {} });
+  // The plan stays unshaded when the worker fails: every number is still right, and the next change asks again.
+  const [shade] = useState(
+    () =>
+      new Latest(
+        (of: SolidWork['shade']['of']) => solidClient.ask('shade', of),
+        (drawn) => {
+          picture.current = { drawn, image: pictureOf(drawn, picture.current?.image) };
+          paintSoon(state.current);
+        },
+        SHADE_EVERY_ms,
+      ),
+  );
 
   useEffect(() => {
     const { current } = state;
@@ -77,39 +90,15 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
       pen.drawImage(image, 0, 0, w, h);
       pen.restore();
     };
-    current.ask = () => {
-      if (current.busy) {
-        current.again = true;
-        return;
-      }
-      current.busy = true;
-      current.again = false;
-      solidClient
-        .ask({
-          kind: 'shade',
-          board,
-          columns: Math.round(Math.min(1400, board.length_mm * scale.k)),
-          rows: Math.max(1, Math.round((width_mm / 2) * scale.k)),
-          dark: colours.dark,
-          strength: colours.strength,
-        })
-        .then((answer) => {
-          if (answer.kind !== 'shade') return;
-          picture.current = { drawn: answer.picture, image: pictureOf(answer.picture, picture.current?.image) };
-          paintSoon(current);
-        })
-        // The plan stays unshaded: every number is still right, and the next change asks again.
-        .catch(() => undefined)
-        .finally(() =>
-          setTimeout(() => {
-            current.busy = false;
-            if (current.again) current.ask();
-          }, SHADE_EVERY_ms),
-        );
-    };
     paintSoon(current);
-    current.ask();
-  }, [board, path, scale, light]);
+    shade.want({
+      board,
+      columns: Math.round(Math.min(1400, board.length_mm * scale.k)),
+      rows: Math.max(1, Math.round((width_mm / 2) * scale.k)),
+      dark: colours.dark,
+      strength: colours.strength,
+    });
+  }, [shade, board, path, scale, light]);
   return <canvas ref={canvas} style={{ width: scale.width, height: scale.height }} aria-hidden="true" />;
 }
 

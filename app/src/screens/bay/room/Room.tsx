@@ -8,6 +8,7 @@ import { type LitMesh, litMesh } from '@june-tide/core/solid';
 import { INCH_mm } from '@june-tide/core/units';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
+import { Latest } from '../../../workers/latest.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { Silhouettes } from './Silhouettes.tsx';
 import { useLiveBay } from '../useBay.ts';
@@ -139,26 +140,7 @@ function linesOf(shape: Shape, shift_mm: number): Point[][] {
 function useSolid(): LitMesh | undefined {
   const { board } = useLiveBay().record;
   const [mesh, setMesh] = useState<LitMesh>();
-  const state = useRef<{ busy: boolean; wanted: Board | undefined }>({ busy: false, wanted: undefined });
-  useEffect(() => {
-    state.current.wanted = board;
-    const ask = () => {
-      const { wanted } = state.current;
-      if (state.current.busy || !wanted) return;
-      state.current.busy = true;
-      solidClient
-        .ask({ kind: 'lit', board: wanted })
-        .then((answer) => {
-          if (answer.kind === 'lit') setMesh(answer.mesh);
-        })
-        // The last solid stays in sight; the next change asks again.
-        .catch(() => undefined)
-        .finally(() => {
-          state.current.busy = false;
-          if (state.current.wanted !== wanted) ask();
-        });
-    };
-    ask();
-  }, [board]);
+  const [latest] = useState(() => new Latest((of: Board) => solidClient.ask('lit', { board: of }), setMesh));
+  useEffect(() => latest.want(board), [latest, board]);
   return mesh;
 }

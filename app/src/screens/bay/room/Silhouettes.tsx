@@ -27,15 +27,15 @@ export function Silhouettes({ reason }: { reason: string }) {
     const rows = Math.max(1, Math.round((width_mm / 2) * k));
     const columns = Math.max(1, Math.round(board.length_mm * k));
     solidClient
-      .ask({ kind: 'shade', board, columns, rows, dark: light === 'night' ? [8, 40, 42] : [60, 54, 44], strength: 0.6 })
+      .ask('shade', { board, columns, rows, dark: light === 'night' ? [8, 40, 42] : [60, 54, 44], strength: 0.6 })
       .then((answer) => {
         const element = canvas.current;
         const pen = element?.getContext('2d');
-        if (dropped || answer.kind !== 'shade' || !element || !pen) return;
+        if (dropped || !element || !pen) return;
         const half = document.createElement('canvas');
         half.width = columns;
         half.height = rows;
-        half.getContext('2d')?.putImageData(new ImageData(answer.picture.rgba, columns, rows), 0, 0);
+        half.getContext('2d')?.putImageData(new ImageData(answer.rgba, columns, rows), 0, 0);
         pen.clearRect(0, 0, element.width, element.height);
         pen.save();
         const plan = new Path2D();

@@ -37,9 +37,9 @@ export function BlankBench() {
     let dropped = false;
     setFailed(false);
     solidClient
-      .ask({ kind: 'blanks', board, shelf, allowance })
+      .ask('blanks', { board, shelf, allowance })
       .then((answer) => {
-        if (!dropped && answer.kind === 'blanks') setRanked(answer.ranked);
+        if (!dropped) setRanked(answer);
       })
       .catch(() => {
         if (!dropped) setFailed(true);

@@ -161,8 +161,7 @@ export function PaperBench() {
         <li className="choices">
           {(['stl', '3mf', 'obj'] as const).map((to) =>
             button(`solid as ${to}`, `Solid (${to.toUpperCase()})`, async () => {
-              const answer = await solidClient.ask({ kind: 'solid', board, to });
-              if (answer.kind === 'solid') saveFile(answer.bytes, `${name}.${to}`, SOLID_TYPES[to]);
+              saveFile(await solidClient.ask('solid', { board, to }), `${name}.${to}`, SOLID_TYPES[to]);
             }),
           )}
           {button('station table', 'Station table (CSV)', async () => {

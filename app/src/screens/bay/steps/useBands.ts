@@ -12,10 +12,7 @@ function bandsFor(board: Board, counts: BandCounts): Promise<RailBands> {
   const key = `${counts.deck} ${counts.under}`;
   let asked = ofBoard.get(key);
   if (!asked) {
-    asked = solidClient.ask({ kind: 'bands', board, counts }).then((answer) => {
-      if (answer.kind !== 'bands') throw new Error(`asked for bands, got ${answer.kind}`);
-      return answer.bands;
-    });
+    asked = solidClient.ask('bands', { board, counts });
     asked.catch(() => ofBoard.delete(key));
     ofBoard.set(key, asked);
   }
