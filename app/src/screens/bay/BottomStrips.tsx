@@ -1,10 +1,7 @@
 import { type BottomLayer, LAYER_WORDS, stationOfMark } from '@june-tide/core/document';
 import { withDepthMark } from '@june-tide/core/edit';
-import type { KeyboardEvent } from 'react';
-import { nudgeOf } from '../../parts/LengthField.tsx';
-import { useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
-import { startDrag } from './drag.ts';
+import { Handle } from './Handle.tsx';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 
@@ -36,7 +33,6 @@ export function BottomStrips({ scale }: { scale: PlankScale }) {
 
 function Strip({ index, layer, scale, y }: { index: number; layer: BottomLayer; scale: PlankScale; y: number }) {
   const { record, shape, moveHook } = useLiveBay();
-  const style = useLengthStyle();
   const name = LAYER_WORDS[layer.kind];
   const k = scale.k * DRAWN_LARGER;
   const marks = layer.depths
@@ -60,49 +56,36 @@ function Strip({ index, layer, scale, y }: { index: number; layer: BottomLayer; 
       <text x={(first + last) / 2} y={y - 4} fontSize={14} className="drawn" textAnchor="middle" fontStyle="italic">
         {name}
       </text>
-      {marks.map(({ mark, i, x_mm }) => {
-        const onKey = (event: KeyboardEvent) => {
-          const nudge = nudgeOf(style, event);
-          const along = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-          const deep = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-          if (along !== 0) set(i, { x_mm: x_mm + along * 4 * nudge }, `key:along${index}.${i}`);
-          else if (deep !== 0) set(i, { value_mm: mark.value_mm + (deep * nudge) / 2 }, `key:deep${index}.${i}`);
-          else return;
-          event.preventDefault();
-          event.stopPropagation();
-        };
-        return (
-          <g
-            key={i}
-            role="slider"
-            tabIndex={0}
-            className="mark"
-            aria-label={`${name}, depth mark ${i + 1}`}
-            aria-valuenow={Math.round(mark.value_mm * 10) / 10}
-            aria-valuemin={-40}
-            aria-valuemax={40}
-            data-depth={`${index}.${i}`}
-            onFocus={() => moveHook(x_mm)}
-            onKeyDown={onKey}
-            onPointerDown={(event) => {
-              event.currentTarget.focus();
-              startDrag(event, {
-                onMove: (dx, dy, key) =>
-                  set(
-                    i,
-                    Math.abs(dx) > Math.abs(dy)
-                      ? { x_mm: Math.min(record.board.length_mm, Math.max(0, x_mm + dx / scale.k)) }
-                      : { value_mm: Math.round((mark.value_mm + dy / (k * 0.5)) * 10) / 10 },
-                    key,
-                  ),
-              });
-            }}
-          >
-            <circle className="grab" cx={scale.x(x_mm)} cy={y + mark.value_mm * k * 0.5} r={16} />
-            <circle className="ring" cx={scale.x(x_mm)} cy={y + mark.value_mm * k * 0.5} r={5} />
-          </g>
-        );
-      })}
+      {marks.map(({ mark, i, x_mm }) => (
+        <Handle
+          key={i}
+          label={`${name}, depth mark ${i + 1}`}
+          now={Math.round(mark.value_mm * 10) / 10}
+          low={-40}
+          high={40}
+          along={{
+            value_mm: x_mm,
+            pixels: scale.k,
+            nudges: 4,
+            grid_mm: 0,
+            low_mm: 0,
+            high_mm: record.board.length_mm,
+            set: (to_mm, key) => set(i, { x_mm: to_mm }, key),
+          }}
+          across={{
+            value_mm: mark.value_mm,
+            pixels: k * 0.5,
+            nudges: 0.5,
+            grid_mm: 0.1,
+            set: (value_mm, key) => set(i, { value_mm }, key),
+          }}
+          onTake={() => moveHook(x_mm)}
+          group={{ 'data-depth': `${index}.${i}` }}
+        >
+          <circle className="grab" cx={scale.x(x_mm)} cy={y + mark.value_mm * k * 0.5} r={16} />
+          <circle className="ring" cx={scale.x(x_mm)} cy={y + mark.value_mm * k * 0.5} r={5} />
+        </Handle>
+      ))}
     </g>
   );
 }

@@ -1,14 +1,11 @@
-import type { KeyboardEvent } from 'react';
-import { distanceFrom } from '@june-tide/core/document';
 import { type MarkRow, markRows, withMarkAt, withMarkValue } from '@june-tide/core/edit';
-import { nudgeOf } from '../../parts/LengthField.tsx';
-import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
+import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
-import { startDrag } from './drag.ts';
+import { Handle, type HandleAxis } from './Handle.tsx';
 import type { PlankScale } from './scale.ts';
 import { curveOf, useLiveBay } from './useBay.ts';
 
-interface Handle {
+interface Placed {
   row: MarkRow;
   x: number;
   y: number;
@@ -18,15 +15,17 @@ interface Handle {
   pixels: number;
 }
 
+/** Marks whose place is pulled along the board; the places of the others are typed, or moved by keys. */
+const SLIDES: ReadonlySet<string> = new Set(['wide', 'flat', 'thickest']);
+
 /** The step's marks on their line: drag up and down for the number, sideways for those that slide. */
 export function Marks({ scale }: { scale: PlankScale }) {
   const { shape, record, step, held, hold, moveHook } = useLiveBay();
-  const style = useLengthStyle();
   const curve = curveOf(step);
   if (!curve) return null;
   const { board } = record;
   const up = scale.k * scale.stretch;
-  const handles = markRows(board, curve).map((row): Handle => {
+  const handles = markRows(board, curve).map((row): Placed => {
     const x = scale.x(row.x_mm);
     if (curve === 'outline') {
       const half = (row.value_mm / 2) * scale.k;
@@ -53,34 +52,16 @@ export function Marks({ scale }: { scale: PlankScale }) {
       {handles.map((handle, i) => {
         const { row, x, y } = handle;
         const isHeld = held === row.key;
-        const grid = nudgeOf(style, { shiftKey: false, altKey: false });
-        const snap = (value: number) => Math.round(value / grid) * grid;
-        const onKey = (event: KeyboardEvent) => {
-          const nudge = nudgeOf(style, event);
-          const vertical = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
-          const along = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-          if (vertical !== 0 && row.valued) setValue(row, row.value_mm + vertical * nudge, `nudge:${row.key}`);
-          else if (along !== 0 && row.movable) {
-            const sense = row.from === 'nose' ? -1 : 1;
-            slide(row, row.at_mm + sense * along * nudge, `slide:${row.key}`);
-          } else return;
-          event.preventDefault();
-          event.stopPropagation();
-        };
-        const grab = (sign: 1 | -1) => (event: React.PointerEvent<SVGElement>) => {
-          hold(row.key);
-          moveHook(row.x_mm);
-          event.currentTarget.focus();
-          startDrag(event, {
-            onMove: (dx, dy, key) => {
-              const sideways =
-                row.movable &&
-                Math.abs(dx) > Math.abs(dy) &&
-                (row.key === 'wide' || row.key === 'flat' || row.key === 'thickest');
-              if (sideways) slide(row, snap(distanceFrom(row.from, row.x_mm + dx / scale.k, shape.anchors)), key);
-              else if (row.valued) setValue(row, snap(row.value_mm - (sign * dy) / handle.pixels), key);
-            },
-          });
+        const across = (side: 0 | 1): HandleAxis => ({
+          value_mm: row.value_mm,
+          pixels: side === 0 ? -handle.pixels : handle.pixels,
+          set: (value_mm, key) => setValue(row, value_mm, key),
+        });
+        const along: HandleAxis = {
+          value_mm: row.at_mm,
+          pixels: row.from === 'nose' ? -scale.k : scale.k,
+          keysOnly: !SLIDES.has(row.key),
+          set: (at_mm, key) => slide(row, at_mm, key),
         };
         return (
           <g key={row.key}>
@@ -95,20 +76,23 @@ export function Marks({ scale }: { scale: PlankScale }) {
               </g>
             )}
             {(handle.y2 === undefined || scale.half ? [y] : [y, handle.y2]).map((at, side) => (
-              <g
+              <Handle
                 key={side}
-                role="slider"
-                tabIndex={side === 0 ? 0 : -1}
-                aria-label={side === 0 ? `${row.label}, mark on the ${curve}` : `${row.label}, the other rail`}
-                aria-valuenow={Math.round(row.value_mm)}
-                aria-valuemin={0}
-                aria-valuemax={1500}
-                aria-orientation="vertical"
-                className={`mark${isHeld ? ' held' : ''}`}
-                data-mark={`${curve}.${row.key}${side === 1 ? '.far' : ''}`}
-                onPointerDown={grab(side === 0 ? 1 : -1)}
-                onFocus={() => hold(row.key)}
-                onKeyDown={onKey}
+                label={side === 0 ? `${row.label}, mark on the ${curve}` : `${row.label}, the other rail`}
+                now={Math.round(row.value_mm)}
+                low={0}
+                high={1500}
+                tabbed={side === 0}
+                along={row.movable ? along : undefined}
+                across={row.valued ? across(side === 0 ? 0 : 1) : undefined}
+                onTake={() => {
+                  hold(row.key);
+                  moveHook(row.x_mm);
+                }}
+                group={{
+                  className: `mark${isHeld ? ' held' : ''}`,
+                  'data-mark': `${curve}.${row.key}${side === 1 ? '.far' : ''}`,
+                }}
               >
                 <circle className="grab" cx={x} cy={at} r={20} />
                 <circle className="ring" cx={x} cy={at} r={isHeld ? 7 : 5} />
@@ -118,7 +102,7 @@ export function Marks({ scale }: { scale: PlankScale }) {
                   strokeWidth={1}
                   pointerEvents="none"
                 />
-              </g>
+              </Handle>
             ))}
             <DrawnMeasure
               mm={row.valued ? row.value_mm : row.at_mm}
@@ -150,7 +134,7 @@ export function Marks({ scale }: { scale: PlankScale }) {
   );
 
   /** Where each number stands: on the board for the plan, over its mark on the profile; neighbours step aside. */
-  function labelled(all: readonly Handle[]): { x: number; y: number; anchor: 'start' | 'middle' | 'end' }[] {
+  function labelled(all: readonly Placed[]): { x: number; y: number; anchor: 'start' | 'middle' | 'end' }[] {
     const placed: { x: number; y: number; anchor: 'start' | 'middle' | 'end' }[] = [];
     for (const { row, x, y } of all) {
       const edge = row.x_mm < 100 ? 'start' : row.x_mm > board.length_mm - 100 ? 'end' : 'middle';

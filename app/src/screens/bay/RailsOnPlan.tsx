@@ -2,10 +2,9 @@ import { stationOfMark } from '@june-tide/core/document';
 import { halfBreadthAt } from '@june-tide/core/outline';
 import { sectionRing } from '@june-tide/core/section';
 import { sectionAt } from '@june-tide/core/shape';
-import { nudgeOf } from '../../parts/LengthField.tsx';
-import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
+import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
-import { startDrag } from './drag.ts';
+import { Handle } from './Handle.tsx';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 
@@ -53,23 +52,12 @@ export function RailsOnPlan({ scale }: { scale: PlankScale }) {
 /** The hard edge along the tail as a heavy line on the far rail, thinning where it fades; its end is pulled along. */
 function EdgeOnPlan({ scale }: { scale: PlankScale }) {
   const { shape, record, moveHook } = useLiveBay();
-  const style = useLengthStyle();
   const { length_mm, fade_mm } = record.board.rails.tailEdge;
-  const grid = nudgeOf(style, { shiftKey: false, altKey: false });
   const set = (to_mm: number, key: string) =>
     editBoard(
       record.id,
       'hard edge',
-      (b) => ({
-        ...b,
-        rails: {
-          ...b.rails,
-          tailEdge: {
-            ...b.rails.tailEdge,
-            length_mm: Math.min(b.length_mm, Math.max(0, Math.round(to_mm / grid) * grid)),
-          },
-        },
-      }),
+      (b) => ({ ...b, rails: { ...b.rails, tailEdge: { ...b.rails.tailEdge, length_mm: to_mm } } }),
       key,
     );
   const at = (x_mm: number) =>
@@ -86,32 +74,19 @@ function EdgeOnPlan({ scale }: { scale: PlankScale }) {
           <path d={along(length_mm, length_mm + fade_mm)} strokeWidth={2.5} strokeDasharray="7 4" />
         </g>
       )}
-      <g
-        role="slider"
-        tabIndex={0}
-        className="mark"
-        aria-label="End of the hard edge"
-        aria-valuenow={Math.round(length_mm)}
-        aria-valuemin={0}
-        aria-valuemax={Math.round(record.board.length_mm)}
-        data-edge="end"
-        onFocus={() => moveHook(length_mm)}
-        onKeyDown={(event) => {
-          const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-          if (way === 0) return;
-          set(length_mm + way * nudgeOf(style, event), 'edge:key');
-          event.preventDefault();
-          event.stopPropagation();
-        }}
-        onPointerDown={(event) => {
-          event.currentTarget.focus();
-          startDrag(event, { onMove: (dx, _dy, key) => set(length_mm + dx / scale.k, key) });
-        }}
+      <Handle
+        label="End of the hard edge"
+        now={Math.round(length_mm)}
+        low={0}
+        high={Math.round(record.board.length_mm)}
+        along={{ value_mm: length_mm, pixels: scale.k, low_mm: 0, high_mm: record.board.length_mm, set }}
+        onTake={() => moveHook(length_mm)}
+        group={{ 'data-edge': 'end' }}
       >
         <circle className="grab" cx={x} cy={y} r={18} />
         <circle className="ring" cx={x} cy={y} r={6} />
         <DrawnMeasure mm={length_mm} x={x + 10} y={y + 26} size={16} after="hard edge" />
-      </g>
+      </Handle>
     </g>
   );
 }

@@ -1,61 +1,43 @@
-import type { KeyboardEvent } from 'react';
 import type { Wing } from '@june-tide/core/document';
 import { withWing } from '@june-tide/core/edit';
 import { halfBreadthAt } from '@june-tide/core/outline';
-import { nudgeOf } from '../../parts/LengthField.tsx';
-import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
+import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
-import { startDrag } from './drag.ts';
+import { Handle } from './Handle.tsx';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
+
+/** A wing pulled flat is still one: as deep as the schema asks. */
+const LEAST_DEPTH_mm = 0.5;
 
 /** The wings on the rail: slide one along, pull it deeper, its distance from the tail written beside it. */
 export function WingsOnPlan({ scale }: { scale: PlankScale }) {
   const { record, shape, moveHook } = useLiveBay();
-  const style = useLengthStyle();
-  const grid = nudgeOf(style, { shiftKey: false, altKey: false });
-  const snap = (mm: number) => Math.round(mm / grid) * grid;
   const set = (index: number, change: Partial<Wing>, key: string) =>
     editBoard(record.id, `wing ${index + 1} moved`, (b) => withWing(b, index, change), key);
   return record.board.outline.wings.map((wing, i) => {
     const x = scale.x(wing.fromTail_mm);
     const half = halfBreadthAt(shape.outline, wing.fromTail_mm) * scale.k;
-    const onKey = (event: KeyboardEvent) => {
-      const nudge = nudgeOf(style, event);
-      const along = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-      const deep = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-      if (along !== 0) set(i, { fromTail_mm: wing.fromTail_mm + along * nudge }, `wing:along${i}`);
-      else if (deep !== 0) set(i, { depth_mm: wing.depth_mm + deep * nudge }, `wing:deep${i}`);
-      else return;
-      event.preventDefault();
-      event.stopPropagation();
-    };
     return (
-      <g
+      <Handle
         key={i}
-        role="slider"
-        tabIndex={0}
-        className="mark"
-        aria-label={`Wing ${i + 1} on the rail`}
-        aria-valuenow={Math.round(wing.fromTail_mm)}
-        aria-valuemin={20}
-        aria-valuemax={2000}
-        data-wing={i}
-        onFocus={() => moveHook(wing.fromTail_mm)}
-        onKeyDown={onKey}
-        onPointerDown={(event) => {
-          event.currentTarget.focus();
-          startDrag(event, {
-            onMove: (dx, dy, key) =>
-              set(
-                i,
-                Math.abs(dx) >= Math.abs(dy)
-                  ? { fromTail_mm: snap(wing.fromTail_mm + dx / scale.k) }
-                  : { depth_mm: Math.max(grid, snap(wing.depth_mm + dy / scale.k)) },
-                key,
-              ),
-          });
+        label={`Wing ${i + 1} on the rail`}
+        now={Math.round(wing.fromTail_mm)}
+        low={20}
+        high={2000}
+        along={{
+          value_mm: wing.fromTail_mm,
+          pixels: scale.k,
+          set: (fromTail_mm, key) => set(i, { fromTail_mm }, key),
         }}
+        across={{
+          value_mm: wing.depth_mm,
+          pixels: scale.k,
+          low_mm: LEAST_DEPTH_mm,
+          set: (depth_mm, key) => set(i, { depth_mm }, key),
+        }}
+        onTake={() => moveHook(wing.fromTail_mm)}
+        group={{ 'data-wing': i }}
       >
         <circle className="grab" cx={x} cy={scale.centre - half} r={18} />
         <path d={`M${x} ${scale.centre - half - 4}l-6 -11h12z`} fill="var(--coral)" stroke="var(--on-board)" />
@@ -67,7 +49,7 @@ export function WingsOnPlan({ scale }: { scale: PlankScale }) {
           anchor="end"
           after={`wing ${i + 1}, from tail`}
         />
-      </g>
+      </Handle>
     );
   });
 }
