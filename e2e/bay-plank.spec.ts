@@ -114,11 +114,15 @@ test('fins are dragged on the board, seen from behind, and their templates resha
   await step(page, 'Fins');
   const from = page.getByLabel('Front pair from tail');
   const before = inches(await from.inputValue());
-  await drag(page, page.locator('.plank [data-fin="front1"] .fin-base'), 30, 8);
+  const fin = page.locator('.plank [data-fin="front1"] .fin-base');
+  const inset = page.getByLabel('Front pair from rail');
+  const inBefore = await inset.inputValue();
+  // A pull that slants moves the fin along the board and leaves it as far from the rail as it was.
+  await drag(page, fin, 30, 8);
   await expect.poll(async () => inches(await from.inputValue())).toBeGreaterThan(before + 1);
-  await expect
-    .poll(async () => inches(await page.getByLabel('Front pair from rail').inputValue()))
-    .toBeGreaterThan(1.5);
+  expect(await inset.inputValue()).toBe(inBefore);
+  await drag(page, fin, 2, 10);
+  await expect.poll(async () => inches(await inset.inputValue())).toBeGreaterThan(1.5);
   const centre = page.getByLabel('Centre from tail');
   const was = inches(await centre.inputValue());
   await page.getByRole('region', { name: 'Tail' }).getByRole('slider', { name: 'Centre fin on the tail' }).focus();

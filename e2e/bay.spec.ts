@@ -27,7 +27,7 @@ test('rails: a station at the hook, its numbers by hand, one rail all along', as
   await page.getByRole('button', { name: 'Set a rail at the hook' }).click();
   await expect(page.getByTestId('rails-on-plan').locator('[data-rail] path')).toHaveCount(5);
   const before = await litres(page);
-  const fullness = page.getByRole('spinbutton', { name: /^Fullness, 20 in from tail/ });
+  const fullness = page.getByRole('spinbutton', { name: /^Fullness, 20 1\/4 in from tail/ });
   await fullness.fill('100');
   await fullness.press('Enter');
   await expect.poll(() => litres(page)).toBeGreaterThan(before);

@@ -31,6 +31,11 @@ test('a new rider, a brief, a chosen size, notes answered, and the printed check
   const rider = page.getByRole('region', { name: 'Rider' });
   await expect(rider.getByRole('note').first()).toContainText('The wish is 26.0 L');
   await expect(rider.getByRole('note').first().getByRole('listitem')).toHaveCount(2);
+  // Without the length of the old board there is no step from it, and none is made up.
+  await expect(rider).toContainText('nobody has said how long Old pintail is');
+  await page.getByRole('button', { name: 'Change Tove’s card' }).click();
+  await page.getByLabel('Length of board 1').fill("6'0");
+  await page.getByRole('button', { name: 'Keep rider' }).click();
   for (const school of ['Litres per kilogram', 'A step from the last board', 'Length for the wave']) {
     await expect(rider).toContainText(school);
   }

@@ -6,8 +6,8 @@ import { equalLitreBoards, SCHOOLS } from '@june-tide/core/rider';
 import { formatLitres } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../../parts/BoardPlan.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
-import { factsFor, measuresFor } from '../../../store/derived.ts';
-import { editBoard } from '../../../store/shed.ts';
+import { factsFor, lastBoardOf, measuresFor } from '../../../store/derived.ts';
+import { editBoard, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const DRAWN_HEIGHT = 70;
@@ -16,6 +16,10 @@ const DRAWN_HEIGHT = 70;
 export function SizeTable() {
   const { record, sizes, target } = useBay();
   const { board } = record;
+  const unmeasured = useShed(({ records, riders }) => {
+    const last = lastBoardOf(record, { records, riders });
+    return last && last.length_mm === undefined ? last.name : undefined;
+  });
   const [typed, setTyped] = useState<number>();
   const litres = typed ?? target?.target_L ?? measuresFor(board).volume_L;
   const row = useMemo(() => equalLitreBoards(board, litres), [board, litres]);
@@ -33,6 +37,12 @@ export function SizeTable() {
               <span className={i === 0 ? '' : 'quiet'}> {sized.sentence}</span>
             </li>
           ))}
+          {unmeasured && (
+            <li>
+              <b>{SCHOOLS.sizing.answers.stepFromLast}:</b>
+              <span className="quiet"> nobody has said how long {unmeasured} is; put it on the rider’s card.</span>
+            </li>
+          )}
         </ol>
       )}
       <div className="row-of-tools">

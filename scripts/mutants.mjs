@@ -1,0 +1,220 @@
+// npm run mutants -- <folder> --count n --seed s [--jobs j] [--list]
+// Puts one small fault at a time into a copy of core and runs the related tests on it: which faults do they notice?
+// A script of ours and not a mutation framework: those take every place of a file, and this asks for a seeded sample of some
+// hundred over all of core, so that the same faults can be put in again after the tests were mended.
+import { spawn } from 'node:child_process';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { basename, dirname, join, relative } from 'node:path';
+import { parseArgs } from 'node:util';
+import ts from 'typescript';
+import { root } from './prepare.mjs';
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    count: { type: 'string', default: '40' },
+    seed: { type: 'string', default: '1' },
+    jobs: { type: 'string', default: '2' },
+    list: { type: 'boolean', default: false },
+    out: { type: 'string' },
+  },
+});
+const folder = positionals[0] ?? '.';
+const source = join(root, 'core', 'src');
+/** Longer than any of core's test files takes here alone: a fault that never ends counts as noticed. */
+const LIMIT_ms = 240_000;
+
+const SWAPS = {
+  [ts.SyntaxKind.PlusToken]: '-',
+  [ts.SyntaxKind.MinusToken]: '+',
+  [ts.SyntaxKind.AsteriskToken]: '/',
+  [ts.SyntaxKind.SlashToken]: '*',
+  [ts.SyntaxKind.LessThanToken]: '>=',
+  [ts.SyntaxKind.LessThanEqualsToken]: '>',
+  [ts.SyntaxKind.GreaterThanToken]: '<=',
+  [ts.SyntaxKind.GreaterThanEqualsToken]: '<',
+  [ts.SyntaxKind.EqualsEqualsEqualsToken]: '!==',
+  [ts.SyntaxKind.ExclamationEqualsEqualsToken]: '===',
+  [ts.SyntaxKind.AmpersandAmpersandToken]: '||',
+  [ts.SyntaxKind.BarBarToken]: '&&',
+  [ts.SyntaxKind.PlusEqualsToken]: '-=',
+  [ts.SyntaxKind.MinusEqualsToken]: '+=',
+};
+
+/** Every place of one file where a small fault can be put: from, to, and what stands there instead. */
+function faultsIn(file) {
+  const text = readFileSync(file, 'utf8');
+  const parsed = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const faults = [];
+  const put = (node, instead) => {
+    const { line } = parsed.getLineAndCharacterOfPosition(node.getStart(parsed));
+    const [from, to] = [node.getStart(parsed), node.getEnd()];
+    faults.push({ file, line: line + 1, from, to, was: text.slice(from, to), instead });
+  };
+  const visit = (node) => {
+    // Types, imports and words are no arithmetic.
+    if (ts.isImportDeclaration(node) || ts.isInterfaceDeclaration(node) || ts.isTypeAliasDeclaration(node)) return;
+    if (ts.isTypeNode(node) && !ts.isExpressionWithTypeArguments(node)) return;
+    if (ts.isThrowStatement(node)) return;
+    if (ts.isBinaryExpression(node)) {
+      const swap = SWAPS[node.operatorToken.kind];
+      const words = [node.left, node.right].some(
+        (side) => ts.isStringLiteralLike(side) || ts.isTemplateExpression(side),
+      );
+      if (swap && !(words && node.operatorToken.kind === ts.SyntaxKind.PlusToken)) put(node.operatorToken, swap);
+    } else if (ts.isNumericLiteral(node) && !ts.isElementAccessExpression(node.parent)) {
+      const value = Number(node.text);
+      put(node, value === 0 ? '1' : `(${node.text} * 1.5)`);
+    } else if (ts.isConditionalExpression(node)) {
+      put(node, `(${node.whenTrue.getText(parsed)})`);
+      put(node, `(${node.whenFalse.getText(parsed)})`);
+    } else if (ts.isPropertyAccessExpression(node) && node.expression.getText(parsed) === 'Math') {
+      if (node.name.text === 'min') put(node.name, 'max');
+      if (node.name.text === 'max') put(node.name, 'min');
+      if (['sin', 'cos'].includes(node.name.text)) put(node.name, node.name.text === 'sin' ? 'cos' : 'sin');
+    } else if (ts.isPrefixUnaryExpression(node)) {
+      if (node.operator === ts.SyntaxKind.MinusToken || node.operator === ts.SyntaxKind.ExclamationToken)
+        put(node, `(${node.operand.getText(parsed)})`);
+    } else if (ts.isIfStatement(node)) {
+      put(node.expression, 'false');
+    } else if (node.kind === ts.SyntaxKind.TrueKeyword) put(node, 'false');
+    else if (node.kind === ts.SyntaxKind.FalseKeyword) put(node, 'true');
+    else if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression)) put(node, ';');
+    ts.forEachChild(node, visit);
+  };
+  visit(parsed);
+  return faults;
+}
+
+/** mulberry32, public domain: the same faults for the same seed. */
+function seeded(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const sources = readdirSync(join(source, folder), { recursive: true })
+  .map((name) => join(source, folder, String(name)))
+  .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.includes(`${join('src', 'testing')}`))
+  .filter((file) => basename(file) !== 'index.ts' && !file.includes(join('src', 'demo')))
+  .sort();
+const all = sources.flatMap(faultsIn);
+const random = seeded(Number(values.seed));
+const chosen = [];
+for (const pool = [...all]; chosen.length < Number(values.count) && pool.length > 0;)
+  chosen.push(...pool.splice(Math.floor(random() * pool.length), 1));
+
+const short = (code) => code.replace(/\s+/g, ' ').slice(0, 60);
+const said = ({ file, line, was, instead }) =>
+  `${relative(source, file)}:${line}  ${short(was)}  ->  ${short(instead)}`;
+if (values.list) {
+  for (const fault of chosen) console.log(said(fault));
+  process.exit(0);
+}
+
+/** A copy of core of one job's own; packages are shared. */
+function copyOf(job) {
+  const home = mkdtempSync(join(tmpdir(), `mutants-${job}-`));
+  for (const part of [
+    'core',
+    'testing',
+    'docs',
+    'app/src/testing',
+    'jest.config.mjs',
+    'package.json',
+    'eslint.config.mjs',
+    'README.md',
+  ])
+    cpSync(join(root, part), join(home, part), { recursive: true, filter: (path) => !path.endsWith('.png') });
+  // Jest's projects name the roots of the other workspaces: they may be empty.
+  for (const part of ['cli/src', 'server/src']) mkdirSync(join(home, part), { recursive: true });
+  symlinkSync(join(root, 'node_modules'), join(home, 'node_modules'));
+  return home;
+}
+
+function jest(home, args) {
+  return new Promise((done) => {
+    const child = spawn(
+      process.execPath,
+      [
+        '--experimental-vm-modules',
+        '--no-warnings',
+        'node_modules/jest/bin/jest.js',
+        '--selectProjects',
+        'core',
+        '--bail',
+        '--silent',
+        '--runInBand',
+        '--passWithNoTests',
+        '--testTimeout=60000',
+        ...args,
+      ],
+      { cwd: home, stdio: 'ignore' },
+    );
+    const timer = setTimeout(() => child.kill('SIGKILL'), LIMIT_ms);
+    child.on('exit', (code) => {
+      clearTimeout(timer);
+      done(code === 0);
+    });
+  });
+}
+
+/** Is the fault noticed? First by the tests beside it, then by all that come to it through imports. */
+async function noticed(home, { file, from, to, instead }) {
+  const copy = join(home, relative(root, file));
+  const text = readFileSync(copy, 'utf8');
+  writeFileSync(copy, text.slice(0, from) + instead + text.slice(to));
+  try {
+    const beside = dirname(copy) === join(home, 'core', 'src') ? [] : [relative(home, dirname(copy))];
+    if (beside.length > 0 && !(await jest(home, beside))) return true;
+    return !(await jest(home, ['--findRelatedTests', relative(home, copy)]));
+  } finally {
+    writeFileSync(copy, text);
+  }
+}
+
+const results = [];
+let next = 0;
+async function work(job) {
+  const home = copyOf(job);
+  try {
+    if (job === 0 && !(await jest(home, ['core/src/units', 'core/src/curve/gauss.test.ts']))) {
+      console.error('Without a fault the tests of units do not pass in a copy of core: nothing can be told.');
+      process.exit(1);
+    }
+    while (next < chosen.length) {
+      const fault = chosen[next++];
+      const isNoticed = await noticed(home, fault);
+      results.push({ fault, isNoticed });
+      console.log(`${String(results.length).padStart(4)} ${isNoticed ? 'noticed ' : 'SURVIVED'} ${said(fault)}`);
+    }
+  } finally {
+    rmSync(home, { recursive: true, force: true });
+  }
+}
+const began = Date.now();
+await Promise.all(Array.from({ length: Number(values.jobs) }, (_, job) => work(job)));
+
+const byFolder = new Map();
+for (const { fault, isNoticed } of results) {
+  const name = relative(source, fault.file).split('/')[0];
+  const [killed, count] = byFolder.get(name) ?? [0, 0];
+  byFolder.set(name, [killed + (isNoticed ? 1 : 0), count + 1]);
+}
+const percent = (killed, count) => `${Math.round((100 * killed) / count)} %`;
+const killed = results.filter(({ isNoticed }) => isNoticed).length;
+const table = [
+  `| folder | faults | noticed | share |`,
+  `| ------ | -----: | ------: | ----: |`,
+  ...[...byFolder].sort().map(([name, [k, n]]) => `| ${name} | ${n} | ${k} | ${percent(k, n)} |`),
+  `| all | ${results.length} | ${killed} | ${percent(killed, results.length)} |`,
+].join('\n');
+console.log(
+  `\n${table}\n\n${all.length} places; seed ${values.seed}; ${Math.round((Date.now() - began) / 1000)} seconds`,
+);
+if (values.out) writeFileSync(values.out, `${table}\n`);
