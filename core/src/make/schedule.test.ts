@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import * as fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { plannedBack, plannedOn, type Pace, type Stage, standing, weeklyLoad } from './schedule.ts';
 import {
   dayAfter,
@@ -105,7 +106,7 @@ describe('a due day worked backwards', () => {
           }
         },
       ),
-      { seed: 64, numRuns: 150 },
+      { seed: 64, numRuns: runs(150) },
     );
   });
 
@@ -182,7 +183,7 @@ describe('working days between two days', () => {
           expect(workdaysBetween(to, from, time) + slowly(from, to, time)).toBe(0);
         },
       ),
-      { seed: 13, numRuns: 300 },
+      { seed: 13, numRuns: runs(300) },
     );
   });
 

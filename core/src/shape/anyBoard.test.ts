@@ -5,6 +5,7 @@ import { measure } from '../measure/measure.ts';
 import { volume_L } from '../measure/volume.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
 import { type Mesh, meshOf, meshVolume_mm3 } from '../solid/mesh.ts';
+import { runs } from '../testing/runs.ts';
 import { anyBoard } from '../testing/anyBoard.ts';
 import { judgedByManifold, manifoldLibrary } from '../testing/manifold.ts';
 import { meshFaults } from '../testing/validateMesh.ts';
@@ -17,8 +18,8 @@ const SEED = 20261125;
 
 beforeAll(async () => void (await manifoldLibrary()));
 
-describe('500 boards drawn over the whole parameter space', () => {
-  const boards = fc.sample(anyBoard, { seed: SEED, numRuns: 500 });
+describe('boards drawn over the whole parameter space', () => {
+  const boards = fc.sample(anyBoard, { seed: SEED, numRuns: runs(500) });
 
   it('are boards by the schema', () => {
     for (const board of boards) expect(boardSchema.safeParse(board).success).toBe(true);

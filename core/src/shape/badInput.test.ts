@@ -1,3 +1,4 @@
+import { thinned } from '../testing/runs.ts';
 import { describe, expect, it } from '@jest/globals';
 import { allMeasures } from '../measure/allMeasures.ts';
 import { measure } from '../measure/measure.ts';
@@ -52,7 +53,7 @@ describe('bad input', () => {
 
     it(`${name}: every number at nothing, NaN, infinite, negative, huge, tiny: a named issue or a sound board`, () => {
       const faults: string[] = [];
-      for (const path of numberPaths(board)) {
+      for (const path of thinned(numberPaths(board))) {
         for (const value of [NaN, Infinity, -Infinity, 0, -1, -1e9, 1e9, 1e-9, 5e-324, Number.MAX_VALUE, '12', null]) {
           let found: string | undefined;
           try {
@@ -68,7 +69,7 @@ describe('bad input', () => {
 
     it(`${name}: every number at the ends of its range as the schema has it`, () => {
       const faults: string[] = [];
-      for (const path of numberPaths(board)) {
+      for (const path of thinned(numberPaths(board))) {
         for (const value of [0.3, 4, 90, 400, 4000]) {
           for (const sign of [1, -1]) {
             let found: string | undefined;

@@ -1,2 +1,14 @@
-/** How often a random test is run: as many as said, or ten times that in the deep run (`npm run test:deep`). */
-export const runs = (usual: number): number => (process.env.TEST_DEEP === '1' ? 10 * usual : usual);
+/**
+ * How long random and exhaustive tests go on: 1 in `npm test`, 10 in the deep run (`npm run test:deep`), a tenth while faults
+ * are put in on purpose (`npm run mutants`), where each fault asks for all the related tests anew.
+ */
+const SHARE = Number(process.env.TEST_RUNS ?? 1);
+
+/** How often a random test is run, for what is usual. */
+export const runs = (usual: number): number => Math.max(5, Math.round(usual * SHARE));
+
+/** The cases of a list that are gone through: all of them, or an even spread over it where less is asked. */
+export const thinned = <T>(cases: readonly T[]): readonly T[] => {
+  const every = Math.max(1, Math.round(1 / SHARE));
+  return cases.filter((_, i) => i % every === 0);
+};
