@@ -1,4 +1,5 @@
-import { type Case, compareTraits, Facts, judged, writerOf } from '@june-tide/core/judge';
+import { type Case, compareTraits, judged, writerOf } from '@june-tide/core/judge';
+import { Facts } from '@june-tide/core/measure';
 import { measure } from '@june-tide/core/measure';
 import { modelNamed } from '@june-tide/core/models';
 import { litresFor, type Rider, USUAL_SCHOOLS } from '@june-tide/core/rider';

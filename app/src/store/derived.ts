@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import { type Case, Facts, type Writer, writerOf } from '@june-tide/core/judge';
+import { type Case, type Writer, writerOf } from '@june-tide/core/judge';
 import {
   type Blank,
   type Day,
@@ -13,7 +13,7 @@ import {
   USUAL_SCHEDULE,
   type Workshop,
 } from '@june-tide/core/make';
-import { measure, type Measures } from '@june-tide/core/measure';
+import { Facts, measure, type Measures } from '@june-tide/core/measure';
 import type { BoardRecord, Settings } from '@june-tide/core/record';
 import {
   type LastBoard,

@@ -9,7 +9,7 @@ import {
   solvedFor,
   stretched,
 } from '@june-tide/core/edit';
-import { allMeasures, measure, type MeasureKey, MEASURES } from '@june-tide/core/measure';
+import { Facts, MEASURE_KEYS, type MeasureKey, measureOf } from '@june-tide/core/measure';
 import { modelNamed, models } from '@june-tide/core/models';
 import { boardFrom, shapeOf } from '@june-tide/core/shape';
 import { exportBoard } from '../export.ts';
@@ -97,12 +97,13 @@ export const solve: Command = async ([file, wanted], values, console) => {
   const [key, text] = need(wanted, 'jt solve needs measure=value and --by path, or --litres.').split('=');
   if (!isMeasure(key)) throw new Told(`There is no measure “${key}”; jt measure --json lists them.`);
   const value =
-    MEASURES[key][0] === 'mm' && !/^[-+.\d]+$/.test(text ?? '') ? lengthOf(text ?? '', key) : numberOf(text ?? '', key);
+    measureOf(key).unit === 'mm' && !/^[-+.\d]+$/.test(text ?? '')
+      ? lengthOf(text ?? '', key)
+      : numberOf(text ?? '', key);
   const path = need(values.by, 'jt solve needs --by and the path of the lever that may move.');
   const start = numberAt(board, path);
   const reach = Math.max(1, Math.abs(start));
-  const read = (b: Board) =>
-    key in measureOnly ? measure(shapeOf(b))[key as 'volume_L'] : allMeasures(shapeOf(b))[key];
+  const read = (b: Board) => measureOf(key).read(new Facts(shapeOf(b)));
   const small = withNumberAt(board, path, start + 1e-3 * reach);
   const way = read(small) >= read(board) ? 1 : -1;
   const solved = solvedFor((p) => withNumberAt(board, path, start + way * p * reach), read, value, {
@@ -115,11 +116,7 @@ export const solve: Command = async ([file, wanted], values, console) => {
   console.out(`${path} = ${numberAt(solved.board, path)}`);
 };
 
-const measureOnly = measure(shapeOf(models()[0]));
-
-function isMeasure(key: string): key is MeasureKey {
-  return Object.hasOwn(MEASURES, key);
-}
+const isMeasure = (key: string): key is MeasureKey => MEASURE_KEYS.some((known) => known === key);
 
 export const join: Command = async ([front, back], values) => {
   const words = 'jt join needs two board files: the front half of the first goes on the back half of the second.';

@@ -5,8 +5,8 @@ import {
   compared,
   leverWords,
   measure,
-  type MeasureKey,
-  MEASURES,
+  measureOf,
+  measureText,
   type StationPlace,
   stationTable,
   ticketLines,
@@ -38,7 +38,7 @@ export const listModels: Command = (_args, values, console) => {
 export const measureBoard: Command = async ([file], values, console) => {
   const shape = shapeOf(await readBoard(need(file, 'jt measure needs a board file.')));
   if (values.json) {
-    console.out(JSON.stringify({ ...measure(shape), ...allMeasures(shape) }, null, 2));
+    console.out(JSON.stringify(allMeasures(shape), null, 2));
     return;
   }
   console.out(modelLine(shape.board));
@@ -92,7 +92,7 @@ export const compare: Command = async ([one, two], values, console) => {
   if (changed.length === 0) console.out('Every number is the same.');
   for (const m of changed) {
     console.out(
-      `${MEASURES[m.key][1].padEnd(46)} ${[m.from, m.to, m.difference].map((v) => write(m.key, v).padStart(12)).join('')}`,
+      `${measureOf(m.key).words.padEnd(46)} ${[m.from, m.to, m.difference].map((v) => measureText(v, measureOf(m.key).unit, style).padStart(12)).join('')}`,
     );
   }
   console.out(comparison.levers.length === 0 ? 'No lever differs.' : 'Levers that differ:');
@@ -100,19 +100,6 @@ export const compare: Command = async ([one, two], values, console) => {
     console.out(`  ${lever.path}: ${leverWords(lever.from)} -> ${leverWords(lever.to)}`);
   }
 };
-
-function write(key: MeasureKey, value: number): string {
-  switch (MEASURES[key][0]) {
-    case 'mm':
-      return formatLength(value, style);
-    case 'mm2':
-      return `${(value / 100).toFixed(0)} cm²`;
-    case 'L':
-      return formatLitres(value);
-    case '':
-      return value.toFixed(3);
-  }
-}
 
 export const validate: Command = async ([file], values, console) => {
   const board = await readBoard(need(file, 'jt validate needs a board file.'));

@@ -6,7 +6,8 @@ import { shapeOf } from '../shape/shape.ts';
 import { leverDifferences } from '../measure/compare.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { changesFor, COMPLAINTS, complaintsFor, pushedFar } from './complaints.ts';
-import { Facts } from './facts.ts';
+import { measureOf } from '../measure/catalogue.ts';
+import { Facts } from '../measure/facts.ts';
 import { lever, type LeverId, LEVERS } from './levers.ts';
 import { judgementDocument } from './judgementDocument.ts';
 import { USUAL_SCHOOLS } from '../rider/schools.ts';
@@ -114,11 +115,8 @@ describe('levers', () => {
   const readsUp = ids.filter((id) => lever(id).reads);
 
   it.each(readsUp)('%s pushed up raises its own number on every model it takes hold of', (id) => {
-    const { reads, move } = lever(id);
-    const read = (board: typeof slack) => {
-      const f = new Facts(shapeOf(board));
-      return typeof reads === 'function' ? reads(f) : f[reads!];
-    };
+    const { reads, falls, move } = lever(id);
+    const read = (board: typeof slack) => (falls ? -1 : 1) * measureOf(reads!).read(new Facts(shapeOf(board)));
     let held = 0;
     for (const board of models()) {
       const moved = move(board, 1);

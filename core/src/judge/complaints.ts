@@ -2,7 +2,10 @@ import type { Board } from '../document/schema.ts';
 import { boardSchema } from '../document/schema.ts';
 import { boardIssues } from '../shape/issues.ts';
 import { withSetup } from '../fins/placement.ts';
-import { type Facts, usualRange } from './facts.ts';
+import { measureOf } from '../measure/catalogue.ts';
+import type { Facts } from '../measure/facts.ts';
+import type { Lever } from './levers/lever.ts';
+import { usualRange } from './usual.ts';
 import { lever, type LeverId } from './levers.ts';
 import type { SchoolQuestion, Schools } from '../rider/schools.ts';
 
@@ -235,14 +238,15 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools)
   const changes = complaint.suspects
     .filter(({ school }) => !school || schools[school[0]] === school[1])
     .flatMap(({ lever: id, way }, order): Change[] => {
-      const { move, more, less, reads } = lever(id);
+      const moved = lever(id);
+      const { move, more, less } = moved;
       const changed = move(board, way);
       if (changed === board || same(changed, board) || !buildable(changed)) return [];
       return [
         {
           words: way === 1 ? more : less,
           lever: id,
-          suspicion: -way * place(facts, reads) + (FINS.includes(id) ? FINS_FIRST : 0) - 0.05 * order,
+          suspicion: -way * place(facts, moved) + (FINS.includes(id) ? FINS_FIRST : 0) - 0.05 * order,
           free: FREE.includes(id),
           board: changed,
         },
@@ -263,12 +267,13 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools)
   return changes.sort((a, b) => b.suspicion - a.suspicion);
 }
 
-/** Where a number lies in its family: 0 the middle, ±1 the ends of the usual range, no further than ±3. */
-function place(facts: Facts, reads: ReturnType<typeof lever>['reads']): number {
-  if (typeof reads !== 'string') return 0;
+/** Where the number a lever moves lies in its family: 0 the middle, ±1 the ends of the usual range, no further than ±3. */
+function place(facts: Facts, { reads, falls }: Lever): number {
+  if (reads === undefined) return 0;
   const { low, high } = usualRange(facts.board.family, reads);
   if (!(high > low)) return 0;
-  return Math.max(-3, Math.min(3, (2 * facts[reads] - low - high) / (high - low)));
+  const at = Math.max(-3, Math.min(3, (2 * measureOf(reads).read(facts) - low - high) / (high - low)));
+  return falls ? -at : at;
 }
 
 const same = (a: Board, b: Board): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -1,8 +1,7 @@
 export { changesFor, COMPLAINTS, complaintsFor, pushedFar } from './complaints.ts';
-export { Facts } from './facts.ts';
 export { judged, type Note, verdict, writerOf } from './judge.ts';
 export { judgementDocument } from './judgementDocument.ts';
 export { lever, type LeverId, LEVERS } from './levers.ts';
 export type { Case, Writer } from './rule.ts';
 export { SENSIBLE_RUN } from './rules/size.ts';
-export { compareTraits, type TraitComparison, traitNumber } from './traits.ts';
+export { compareTraits, type TraitComparison } from './traits.ts';

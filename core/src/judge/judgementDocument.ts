@@ -1,3 +1,4 @@
+import { measureOf } from '../measure/catalogue.ts';
 import { RULES } from './judge.ts';
 import { lever } from './levers.ts';
 import { type Group, GROUP_WORDS } from './rule.ts';
@@ -32,7 +33,7 @@ export function judgementDocument(): string {
     '',
     ...TRAITS.map(
       ({ name, terms }) =>
-        `- **${name}**: ${terms.map(({ measure, weight, plain }) => `${signed(weight)} ${plain ? '' : 'ln '}${measure}${plain ? ' (plain)' : ''}`).join(', ')}`,
+        `- **${name}**: ${terms.map(({ of, weight, plain }) => `${signed(weight)} ${plain ? '' : 'ln '}${measureOf(of).words}${plain ? ' (plain)' : ''}`).join(', ')}`,
     ),
   ].join('\n')}\n`;
 }

@@ -1,6 +1,8 @@
 import type { LitresTarget } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
-import { type FactKey, type Facts, type Range, usualRange } from './facts.ts';
+import { measureOf, type MeasureKey } from '../measure/catalogue.ts';
+import type { Facts } from '../measure/facts.ts';
+import { type Range, usualRange } from './usual.ts';
 import type { LeverId } from './levers.ts';
 import type { SchoolQuestion, Schools } from '../rider/schools.ts';
 
@@ -69,17 +71,17 @@ export interface Rule {
  * The usual range of a number for this board's family; it reaches to the board it is judged against when that is of the same
  * family: what the rider rides already is not out of the way.
  */
-export function usual(c: Case, key: FactKey): Range {
+export function usual(c: Case, key: MeasureKey): Range {
   const range = usualRange(c.facts.board.family, key);
   const { last } = c;
   if (!last || last.facts.board.family !== c.facts.board.family) return range;
-  const value = last.facts[key];
+  const value = measureOf(key).read(last.facts);
   return { low: Math.min(range.low, value), high: Math.max(range.high, value) };
 }
 
 /** How far a number is over, or under, its usual range. */
-export const over = (c: Case, key: FactKey): number => c.facts[key] - usual(c, key).high;
-export const under = (c: Case, key: FactKey): number => usual(c, key).low - c.facts[key];
+export const over = (c: Case, key: MeasureKey): number => measureOf(key).read(c.facts) - usual(c, key).high;
+export const under = (c: Case, key: MeasureKey): number => usual(c, key).low - measureOf(key).read(c.facts);
 
 /** By how much it differs from the board it is judged against, as the end of a sentence; empty without one. */
 export function against(c: Case, read: (facts: Facts) => number, write: (value: number) => string): string {

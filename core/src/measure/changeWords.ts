@@ -2,21 +2,9 @@ import type { Board } from '../document/schema.ts';
 import { FAMILY_WORDS, TAIL_WORDS } from '../document/words.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
-import type { MeasureKey } from './allMeasures.ts';
+import { MEASURE_KEYS, measureOf } from './catalogue.ts';
 import { compared } from './compare.ts';
 
-/** Numbers a shaper names first, with the word for more of it and for less. */
-const NAMED: readonly (readonly [MeasureKey, string, string])[] = [
-  ['length_mm', 'longer', 'shorter'],
-  ['width_mm', 'wider', 'narrower'],
-  ['thickness_mm', 'thicker', 'thinner'],
-  ['noseWidth12_mm', 'wider at nose 12', 'narrower at nose 12'],
-  ['tailWidth12_mm', 'wider at tail 12', 'narrower at tail 12'],
-  ['block_mm', 'wider in the block', 'narrower in the block'],
-  ['widePointFromCentre_mm', 'wide point ahead', 'wide point back'],
-  ['noseRocker_mm', 'more nose lift', 'less nose lift'],
-  ['tailRocker_mm', 'more tail lift', 'less tail lift'],
-];
 /** Less than a 64th is no change a hand makes. */
 const NO_CHANGE_mm = 0.4;
 const NO_CHANGE_L = 0.05;
@@ -30,7 +18,10 @@ export function changeWords(from: Board, to: Board, style: LengthStyle): string[
   const by = new Map(measures.map(({ key, difference }) => [key, difference]));
   const words: string[] = [];
   if (from.family !== to.family) words.push(`${FAMILY_WORDS[to.family]} for ${FAMILY_WORDS[from.family]}`);
-  for (const [key, more, less] of NAMED) {
+  for (const key of MEASURE_KEYS) {
+    const { change } = measureOf(key);
+    if (!change) continue;
+    const [more, less] = change;
     const difference = by.get(key) ?? 0;
     if (Math.abs(difference) < NO_CHANGE_mm) continue;
     words.push(`${formatLength(Math.abs(difference), style)} ${difference > 0 ? more : less}`);

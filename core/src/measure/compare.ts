@@ -1,7 +1,8 @@
 import type { Board } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { LAYER_WORDS, TAIL_WORDS } from '../document/words.ts';
-import { allMeasures, type MeasureKey, MEASURES } from './allMeasures.ts';
+import { allMeasures } from './allMeasures.ts';
+import { MEASURE_KEYS, type MeasureKey } from './catalogue.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
 
 /** One measure of two boards. */
@@ -33,7 +34,7 @@ const SAME = 1e-6;
 export function compared(from: Board, to: Board): Comparison {
   const a = allMeasures(shapeOf(from));
   const b = allMeasures(shapeOf(to));
-  const measures = (Object.keys(MEASURES) as MeasureKey[]).map((key) => ({
+  const measures = MEASURE_KEYS.map((key) => ({
     key,
     from: a[key],
     to: b[key],

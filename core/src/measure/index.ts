@@ -1,4 +1,8 @@
-export { allMeasures, type MeasureKey, MEASURES, type MeasureUnit } from './allMeasures.ts';
+export { allMeasures } from './allMeasures.ts';
+export { MEASURE_KEYS, type MeasureKey, measureOf, type MeasureUnit, titleOf } from './catalogue.ts';
+export { Facts } from './facts.ts';
+export { measuresDocument } from './measuresDocument.ts';
+export { measureText } from './measureText.ts';
 export { curveLength_mm, railLineAt } from './bottomLines.ts';
 export { changeWords } from './changeWords.ts';
 export { compared, type LeverDifference, leverWords } from './compare.ts';

@@ -5,7 +5,8 @@ import { blendAt } from '../curve/blend.ts';
 import { railRatio } from '../rails/rails.ts';
 import { formatLength, formatLitres, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
-import { measure } from './measure.ts';
+import { titleOf } from './catalogue.ts';
+import { measure, type Measures } from './measure.ts';
 
 /** One line of a ticket: a name and its number, ready to be set in type. */
 export interface TicketLine {
@@ -22,27 +23,32 @@ export function ticketLines(shape: Shape, style: LengthStyle): TicketLine[] {
   const wide = m.widePointFromCentre_mm;
   const wideWords =
     Math.abs(wide) < 0.4 ? 'at centre' : `${write(Math.abs(wide))} ${wide > 0 ? 'ahead of' : 'behind'} centre`;
+  const line = (group: TicketLine['group'], key: keyof Measures): TicketLine => ({
+    group,
+    name: titleOf(key),
+    value: write(m[key]),
+  });
   const lines: TicketLine[] = [
-    { group: 'size', name: 'Length', value: write(m.length_mm, true) },
-    { group: 'size', name: 'Width', value: write(m.width_mm) },
-    { group: 'size', name: 'Thickness', value: write(m.thickness_mm) },
-    { group: 'size', name: 'Litres', value: formatLitres(m.volume_L) },
+    { group: 'size', name: titleOf('length_mm'), value: write(m.length_mm, true) },
+    line('size', 'width_mm'),
+    line('size', 'thickness_mm'),
+    { group: 'size', name: titleOf('volume_L'), value: formatLitres(m.volume_L) },
     { group: 'outline', name: 'Wide point', value: wideWords },
-    { group: 'outline', name: 'Nose 12', value: write(m.noseWidth12_mm) },
-    { group: 'outline', name: 'Tail 12', value: write(m.tailWidth12_mm) },
+    line('outline', 'noseWidth12_mm'),
+    line('outline', 'tailWidth12_mm'),
     { group: 'outline', name: 'Tail', value: TAIL_WORDS[board.outline.tail.kind] },
-    ...(m.block_mm > 0 ? [{ group: 'outline' as const, name: 'Block', value: write(m.block_mm) }] : []),
+    ...(m.block_mm > 0 ? [line('outline', 'block_mm')] : []),
     ...board.outline.wings.map((wing, i) => ({
       group: 'outline' as const,
       name: `Wing ${i + 1}`,
       value: `${write(wing.fromTail_mm)} from tail, ${write(wing.depth_mm)} deep`,
     })),
-    { group: 'rocker', name: 'Nose lift', value: write(m.noseRocker_mm) },
-    { group: 'rocker', name: 'Tail lift', value: write(m.tailRocker_mm) },
-    { group: 'rocker', name: 'Lift at nose 12', value: write(m.noseRocker12_mm) },
-    { group: 'rocker', name: 'Lift at tail 12', value: write(m.tailRocker12_mm) },
-    { group: 'foil', name: 'Thick at nose 12', value: write(m.noseThickness12_mm) },
-    { group: 'foil', name: 'Thick at tail 12', value: write(m.tailThickness12_mm) },
+    line('rocker', 'noseRocker_mm'),
+    line('rocker', 'tailRocker_mm'),
+    line('rocker', 'noseRocker12_mm'),
+    line('rocker', 'tailRocker12_mm'),
+    line('foil', 'noseThickness12_mm'),
+    line('foil', 'tailThickness12_mm'),
     ...[
       ['Rail at nose 12', m.length_mm - 12 * INCH_mm],
       ['Rail at wide point', shape.outline.wide_mm],

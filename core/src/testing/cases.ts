@@ -4,7 +4,7 @@ import { shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
 import { litresFor } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
-import { Facts } from '../judge/facts.ts';
+import { Facts } from '../measure/facts.ts';
 import type { Case } from '../judge/rule.ts';
 import { type Schools, USUAL_SCHOOLS } from '../rider/schools.ts';
 

@@ -1,9 +1,8 @@
 import { Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { compared, type LeverDifference, type MeasureKey, MEASURES, type MeasureUnit } from '@june-tide/core/measure';
-import { formatArea, formatLitres } from '@june-tide/core/units';
-import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
+import { compared, type LeverDifference, measureOf, type MeasureUnit, titleOf } from '@june-tide/core/measure';
+import { MeasuredValue } from '../../parts/MeasuredValue.tsx';
 import { useShed } from '../../store/shed.ts';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
 import { useBay } from './useBay.ts';
@@ -119,8 +118,8 @@ function othersIn({ records, riders }: ReturnType<typeof useShed.getState>, id: 
     });
 }
 
-/** Smaller differences cannot be read on a tape: mm, mm², litres, plain. */
-const LEAST: Readonly<Record<MeasureUnit, number>> = { mm: 0.4, mm2: 300, L: 0.05, '': 0.002 };
+/** Smaller differences cannot be read: mm, mm², litres, rad, plain. */
+const LEAST: Readonly<Record<MeasureUnit, number>> = { mm: 0.4, mm2: 300, L: 0.05, rad: 0.01, '': 0.002 };
 const GROUP_WORDS: Readonly<Record<LeverDifference['group'], string>> = {
   size: 'size',
   outline: 'the outline',
@@ -137,7 +136,7 @@ function Differences() {
   const { record, over } = useBay();
   if (!over) return null;
   const { measures, levers } = compared(over.board, record.board);
-  const changed = measures.filter((m) => Math.abs(m.difference) > LEAST[MEASURES[m.key][0]]);
+  const changed = measures.filter((m) => Math.abs(m.difference) > LEAST[measureOf(m.key).unit]);
   const groups = [...new Set(levers.map((lever) => lever.group))];
   return (
     <div className="differences">
@@ -166,16 +165,16 @@ function Differences() {
             <tbody>
               {changed.map((m) => (
                 <tr key={m.key}>
-                  <th scope="row">{MEASURES[m.key][1].replace(/^./, (c) => c.toUpperCase())}</th>
+                  <th scope="row">{titleOf(m.key)}</th>
                   <td className="num">
-                    <Value measure={m.key} value={m.from} />
+                    <MeasuredValue of={m.key} value={m.from} />
                   </td>
                   <td className="num">
-                    <Value measure={m.key} value={m.to} />
+                    <MeasuredValue of={m.key} value={m.to} />
                   </td>
                   <td className="num">
                     {m.difference > 0 ? '+' : '−'}
-                    <Value measure={m.key} value={Math.abs(m.difference)} />
+                    <MeasuredValue of={m.key} value={Math.abs(m.difference)} />
                   </td>
                 </tr>
               ))}
@@ -192,18 +191,4 @@ function Differences() {
       </p>
     </div>
   );
-}
-
-function Value({ measure, value }: { measure: MeasureKey; value: number }) {
-  const style = useLengthStyle();
-  switch (MEASURES[measure][0]) {
-    case 'mm':
-      return <Measure mm={value} />;
-    case 'mm2':
-      return formatArea(value, style);
-    case 'L':
-      return formatLitres(value);
-    case '':
-      return value.toFixed(3);
-  }
 }

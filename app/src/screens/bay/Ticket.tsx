@@ -2,7 +2,14 @@ import { Button } from 'antd';
 import { CopyOutlined } from '@ant-design/icons';
 import { memo, type ReactNode, useState } from 'react';
 import { TAIL_WORDS } from '@june-tide/core/document';
-import { curveLength_mm, READING_WORDS, ticketLines, tipLifts } from '@june-tide/core/measure';
+import {
+  type MeasureKey,
+  measureOf,
+  curveLength_mm,
+  READING_WORDS,
+  ticketLines,
+  tipLifts,
+} from '@june-tide/core/measure';
 import type { LitresTarget } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
@@ -39,11 +46,7 @@ export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNo
         <Measure mm={m.thickness_mm} />
       </div>
       <div className="litres-row">
-        <span
-          className="litres"
-          data-testid="litres"
-          title="Shaped foam: the integral of the section areas along the board."
-        >
+        <span className="litres" data-testid="litres" title={measureOf('volume_L').says}>
           {formatLitres(m.volume_L)}
         </span>
         {than && Math.abs(m.volume_L - than.volume_L) >= 0.05 && (
@@ -68,19 +71,19 @@ export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNo
         )}
       </div>
       <dl>
-        <Line name="Nose 12" mm={m.noseWidth12_mm} than={than?.noseWidth12_mm} />
-        <Line name="Nose lift" mm={lifts.noseLift_mm} than={thanLifts?.noseLift_mm} said={readHow} />
-        <Line name="Tail 12" mm={m.tailWidth12_mm} than={than?.tailWidth12_mm} />
-        <Line name="Tail lift" mm={lifts.tailLift_mm} than={thanLifts?.tailLift_mm} said={readHow} />
+        <Line of="noseWidth12_mm" mm={m.noseWidth12_mm} than={than?.noseWidth12_mm} />
+        <Line of="noseRocker_mm" mm={lifts.noseLift_mm} than={thanLifts?.noseLift_mm} said={readHow} />
+        <Line of="tailWidth12_mm" mm={m.tailWidth12_mm} than={than?.tailWidth12_mm} />
+        <Line of="tailRocker_mm" mm={lifts.tailLift_mm} than={thanLifts?.tailLift_mm} said={readHow} />
         {m.block_mm > 0 ? (
-          <Line name="Block" mm={m.block_mm} than={than?.block_mm} />
+          <Line of="block_mm" mm={m.block_mm} than={than?.block_mm} />
         ) : (
           <div>
             <dt>Tail</dt>
             <dd>{TAIL_WORDS[board.outline.tail.kind]}</dd>
           </div>
         )}
-        <Line name="Thick N12" mm={m.noseThickness12_mm} than={than?.noseThickness12_mm} />
+        <Line of="noseThickness12_mm" mm={m.noseThickness12_mm} than={than?.noseThickness12_mm} />
         <div>
           <dt>Wide point</dt>
           <dd>
@@ -93,7 +96,7 @@ export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNo
             )}
           </dd>
         </div>
-        <Line name="Thick T12" mm={m.tailThickness12_mm} than={than?.tailThickness12_mm} />
+        <Line of="tailThickness12_mm" mm={m.tailThickness12_mm} than={than?.tailThickness12_mm} />
       </dl>
       {children}
     </section>
@@ -134,31 +137,23 @@ export function CopyTicket() {
   );
 }
 
-/** What each number is, for whoever rests the pointer on it. */
-const EXPLAINED: Readonly<Record<string, string>> = {
-  'Nose 12': 'Full width 12 in from the nose tip, on the finished outline: 2 b(L − 12 in).',
-  'Tail 12': 'Full width 12 in from the tail tip, on the finished outline: 2 b(12 in).',
-  Block: 'Width across the tail block or the tips.',
-  'Thick N12': 'Foam at the stringer 12 in from the nose, by callipers.',
-  'Thick T12': 'Foam at the stringer 12 in from the tail, by callipers.',
-};
-
 /** Closer than this two sizes read the same on any tape. */
 const SAME_mm = 0.4;
 
 interface LineProps {
-  name: string;
+  of: MeasureKey;
   mm: number;
   than?: number | undefined;
   /** How it is taken, when that is the shop's choice. */
   said?: string;
 }
 
-const Line = memo(function Line({ name, mm, than, said }: LineProps) {
+const Line = memo(function Line({ of, mm, than, said }: LineProps) {
+  const { words, short = words, says } = measureOf(of);
   const change = than === undefined ? 0 : mm - than;
   return (
-    <div title={said ?? EXPLAINED[name]}>
-      <dt>{name}</dt>
+    <div title={said ?? says}>
+      <dt>{short.replace(/^./, (c) => c.toUpperCase())}</dt>
       <dd>
         {Math.abs(change) > SAME_mm && (
           <span className="change">

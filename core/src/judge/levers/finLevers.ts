@@ -70,7 +70,7 @@ export const FIN_LEVERS = {
     less: 'smaller centre fin',
     step: 0.06,
     unit: 'share',
-    reads: (f) => f.centreShare ?? 0,
+    reads: 'centreFinShare',
     lotMore: 'It holds at the top of a turn and will not be slid.',
     lotLess: 'It lets go at the top.',
     move: (b, n) =>
@@ -92,7 +92,7 @@ export const FIN_LEVERS = {
     less: 'less toe',
     step: degrees(0.5),
     unit: 'rad',
-    reads: (f) => f.front?.toe_rad ?? 0,
+    reads: 'toe_rad',
     lotMore: 'Turns at once and drags in a line.',
     lotLess: 'Straight and fast, slow to turn.',
     move: (b, n) =>
@@ -105,7 +105,7 @@ export const FIN_LEVERS = {
     less: 'less cant',
     step: degrees(1),
     unit: 'rad',
-    reads: (f) => f.front?.cant_rad ?? 0,
+    reads: 'cant_rad',
     lotMore: 'Fluid and sensitive; it drags and lets the tail drop.',
     lotLess: 'Drive in a straight line.',
     move: (b, n) =>

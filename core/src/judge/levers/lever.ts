@@ -1,6 +1,6 @@
 import type { Board } from '../../document/schema.ts';
 import { INCH_mm } from '../../units/length.ts';
-import type { FactKey, Facts } from '../facts.ts';
+import type { MeasureKey } from '../../measure/catalogue.ts';
 
 /**
  * One thing a shaper can move: by how much at first, how it is said, and the change itself. `move` takes a number of first
@@ -14,8 +14,10 @@ export interface Lever {
   /** One step, in the unit: mm, rad, or a plain share. */
   step: number;
   unit: 'mm' | 'rad' | 'share';
-  /** What it moves, to rank by: the number of a board that it pushes up. */
-  reads?: FactKey | ((facts: Facts) => number);
+  /** What it moves, to rank by: the measure that it pushes up. */
+  reads?: MeasureKey;
+  /** It pushes that measure down instead. */
+  falls?: true;
   /** What a lot more, and a lot less, of it does. */
   lotMore: string;
   lotLess: string;

@@ -23,7 +23,8 @@ export const RAIL_LEVERS = {
     less: 'rounder rails',
     step: 0.05,
     unit: 'share',
-    reads: (f) => -f.railWide.apex,
+    reads: 'railApex',
+    falls: true,
     lotMore: 'Down rails go high and fast, and catch a rider who is late.',
     lotLess: 'Round rails hold water, forgive and drop down the face.',
     move: (b, n) => everyRail(b, (r) => ({ apex: clamp(r.apex - 0.05 * n, 0.1, 0.75) })),
@@ -58,7 +59,7 @@ export const RAIL_LEVERS = {
     less: 'softer edge in the tail',
     step: 0.1,
     unit: 'share',
-    reads: (f) => f.railTail.edge,
+    reads: 'railEdgeTail',
     lotMore: 'It releases and goes; it catches when it is put wrong.',
     lotLess: 'It holds water and draws round; several fins feel dull on it.',
     move: (b, n) => ({
@@ -76,7 +77,7 @@ export const RAIL_LEVERS = {
     less: 'softer rails forward',
     step: 0.1,
     unit: 'share',
-    reads: (f) => f.railNose.edge,
+    reads: 'railEdgeNose',
     lotMore: 'It draws along the face and trips in chop.',
     lotLess: 'Soft and forgiving; it holds water.',
     move: (b, n) => ({

@@ -156,9 +156,9 @@ export const RAIL_RULES: readonly Rule[] = [
     cause: 'It will not sink and set; thin it, or step the deck down near the rail.',
     lever: { id: 'railFullness', way: -1 },
     source: 'CP',
-    beyond: (c) => when(big(c), over(c, 'railThickTail_mm')),
+    beyond: (c) => when(big(c), over(c, 'railThicknessTail12_mm')),
     says: (c, w) =>
-      `The rail at tail 12 is ${w.mm(c.facts.railThickTail_mm)} thick, usually up to ${w.mm(usual(c, 'railThickTail_mm').high)}`,
+      `The rail at tail 12 is ${w.mm(c.facts.railThickTail_mm)} thick, usually up to ${w.mm(usual(c, 'railThicknessTail12_mm').high)}`,
   },
   {
     id: 'wide-bevel',

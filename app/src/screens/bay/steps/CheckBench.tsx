@@ -1,10 +1,11 @@
 import { Button, Select } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { FAMILY_WORDS } from '@june-tide/core/document';
-import { compareTraits, lever, type LeverId, LEVERS, type Note, traitNumber } from '@june-tide/core/judge';
-import { compared, MEASURES } from '@june-tide/core/measure';
+import { compareTraits, lever, type LeverId, LEVERS, type Note } from '@june-tide/core/judge';
+import { compared, measureOf } from '@june-tide/core/measure';
 import { formatLitres } from '@june-tide/core/units';
-import { BuiltText, Measure, useLengthStyle } from '../../../parts/Measure.tsx';
+import { BuiltText, Measure } from '../../../parts/Measure.tsx';
+import { MeasuredValue } from '../../../parts/MeasuredValue.tsx';
 import { wavesWords } from '../../../parts/words.ts';
 import { ALotMore } from '../notes/ALotMore.tsx';
 import { NoteCard } from '../notes/NoteCard.tsx';
@@ -33,7 +34,6 @@ export function CheckBench() {
   const bay = useBay();
   const { judgedAs, record } = bay;
   const notes = useNotes();
-  const style = useLengthStyle();
   const { last } = judgedAs;
   const traits = useMemo(() => (last ? compareTraits(judgedAs.facts, last.facts) : undefined), [judgedAs.facts, last]);
   const standing = notes.filter((note) => !note.answer);
@@ -95,11 +95,11 @@ export function CheckBench() {
                     <li key={trait.key}>
                       <b>{trait.name}</b> {trait.words}.{' '}
                       <span className="quiet">
-                        {trait.raw.map(({ measure, unit, ours, theirs }, i) => (
+                        {trait.raw.map(({ measure, ours, theirs }, i) => (
                           <span key={measure}>
                             {i > 0 && '; '}
-                            {measure} {unit === 'mm' ? <Measure mm={ours} /> : traitNumber(ours, unit, style)} against{' '}
-                            {unit === 'mm' ? <Measure mm={theirs} /> : traitNumber(theirs, unit, style)}
+                            {measureOf(measure).words} <MeasuredValue of={measure} value={ours} /> against{' '}
+                            <MeasuredValue of={measure} value={theirs} />
                           </span>
                         ))}
                       </span>
@@ -213,7 +213,7 @@ function Differences() {
       )}
       {changed.map(({ key, difference }) => (
         <li key={key}>
-          {MEASURES[key][1]} {difference > 0 ? '+' : '−'}
+          {measureOf(key).words} {difference > 0 ? '+' : '−'}
           <Measure mm={Math.abs(difference)} />
         </li>
       ))}

@@ -1,14 +1,14 @@
-import type { FinBox, LayerKind, TailKind } from '../document/schema.ts';
-import { shapeOf, type Shape } from '../shape/shape.ts';
-import type { Board, Family } from '../document/schema.ts';
-import { bendsByThird, flattestPart } from '../measure/bend.ts';
-import { areaSpread_mm2, type Feet, foamSpread_L, litresUnder, usualFeet } from '../measure/distribution.ts';
-import { measure, type Measures, TWELVE_mm } from '../measure/measure.ts';
-import { railThicknessAt } from '../measure/stationTable.ts';
+import type { Board, FinBox, LayerKind, TailKind } from '../document/schema.ts';
+import type { Shape } from '../shape/shape.ts';
+import { bendsByThird, flattestPart } from './bend.ts';
+import { areaSpread_mm2, type Feet, foamSpread_L, litresUnder, type Spread, usualFeet } from './distribution.ts';
+import { type RockerReading, type TipLifts, tipLifts } from './rockerReading.ts';
+import { type Skin, skinOf } from './skin.ts';
+import { measure, type Measures, TWELVE_mm } from './measure.ts';
+import { railThicknessAt } from './stationTable.ts';
 import { blendAt } from '../curve/blend.ts';
 import { finBoxes } from '../fins/placement.ts';
 import { finArea_mm2 } from '../fins/finShape.ts';
-import { models } from '../models/models.ts';
 import { railAt, type RailAt } from '../rails/rails.ts';
 import { INCH_mm } from '../units/length.ts';
 
@@ -16,8 +16,8 @@ import { INCH_mm } from '../units/length.ts';
 const HOLLOWS: readonly LayerKind[] = ['single', 'narrow', 'triple', 'teardrop'];
 
 /**
- * What rules, traits and levers read of a board: numbers of core, each worked out once and only when asked for. Lengths in
- * mm, shares plain; x from the tail.
+ * One shape read: what measures, rules, traits and levers share, each worked out once and only when asked for. Lengths in mm,
+ * shares plain; x from the tail. A number of it that is said to people is a row of the catalogue.
  */
 export class Facts {
   readonly shape: Shape;
@@ -77,7 +77,7 @@ export class Facts {
     return this.m.tailRocker12_mm / this.m.tailRocker_mm;
   }
   get flatShare(): number {
-    return this.once('flat', () => flattestPart(this.shape).length_mm / this.L);
+    return this.flattest.length_mm / this.L;
   }
   get rockerEvenness(): number {
     return this.rockerBends.middle.evenness;
@@ -90,7 +90,22 @@ export class Facts {
     return (this.m.volume_L * 1e6) / (this.L * this.m.width_mm * this.m.thickness_mm);
   }
   get feet(): Feet {
-    return usualFeet(this.L, this.height_mm);
+    return this.once('feet', () => usualFeet(this.L, this.height_mm));
+  }
+  get foam(): Spread {
+    return this.once('foamSpread', () => foamSpread_L(this.shape));
+  }
+  get area(): Spread {
+    return this.once('areaSpread', () => areaSpread_mm2(this.shape));
+  }
+  get skin(): Skin {
+    return this.once('skin', () => skinOf(this.shape, { stations: 120, ring: 96 }));
+  }
+  get flattest(): ReturnType<typeof flattestPart> {
+    return this.once('flattest', () => flattestPart(this.shape));
+  }
+  lifts(reading: RockerReading): TipLifts {
+    return this.once(`lifts ${reading}`, () => tipLifts(this.shape, reading));
   }
   get under(): { chest_L: number; frontFoot_L: number; backFoot_L: number } {
     return this.once('under', () => litresUnder(this.shape, this.feet));
@@ -99,10 +114,10 @@ export class Facts {
     return this.under.chest_L / this.m.volume_L;
   }
   get foamCentreShare(): number {
-    return this.once('foam', () => foamSpread_L(this.shape).centroidFromCentre_mm / this.L);
+    return this.foam.centroidFromCentre_mm / this.L;
   }
   get areaCentreShare(): number {
-    return this.once('area', () => areaSpread_mm2(this.shape).centroidFromCentre_mm / this.L);
+    return this.area.centroidFromCentre_mm / this.L;
   }
 
   rail(x_mm: number): RailAt {
@@ -120,7 +135,10 @@ export class Facts {
   get railFullness(): number {
     return this.railWide.fullness;
   }
-  /** Thickness half way between deck's edge and bottom near the rail, at the wide point and at tail 12. */
+  /** Deck to underside one inch in from the apex: at nose 12, the wide point, tail 12. */
+  get railThickNose_mm(): number {
+    return this.once('railThickNose', () => railThicknessAt(this.shape, this.L - TWELVE_mm));
+  }
   get railThickWide_mm(): number {
     return this.once('railThickWide', () => railThicknessAt(this.shape, this.shape.outline.wide_mm));
   }
@@ -274,41 +292,4 @@ export class Facts {
   get centreShare(): number | undefined {
     return this.centre && this.front ? finArea_mm2(this.centre.template) / finArea_mm2(this.front.template) : undefined;
   }
-}
-
-/** The facts that are one number, and so have a usual range in each family. */
-export type FactKey = {
-  [K in keyof Facts]: Facts[K] extends number ? K : never;
-}[keyof Facts];
-
-export interface Range {
-  low: number;
-  high: number;
-}
-
-const ranges = new Map<string, Range>();
-let familyFacts: Map<Family, Facts[]> | undefined;
-
-/** So much wider than its models a family's usual range is, each way, as a share of the middle. Our own figure. */
-const WIDER = 0.06;
-
-/** The usual range of a number in a family: that of our own models of it and a little more each way. */
-export function usualRange(family: Family, key: FactKey): Range {
-  const name = `${family} ${key}`;
-  const known = ranges.get(name);
-  if (known) return known;
-  if (!familyFacts) {
-    familyFacts = new Map();
-    for (const board of models()) {
-      const list = familyFacts.get(board.family) ?? [];
-      list.push(new Facts(shapeOf(board)));
-      familyFacts.set(board.family, list);
-    }
-  }
-  const values = (familyFacts.get(family) ?? []).map((facts) => facts[key]);
-  const [least, most] = [Math.min(...values), Math.max(...values)];
-  const room = WIDER * Math.max(Math.abs(least + most) / 2, 0.5 * (most - least));
-  const range = { low: least - room, high: most + room };
-  ranges.set(name, range);
-  return range;
 }
