@@ -164,15 +164,45 @@ function jest(home, args) {
   });
 }
 
-/** Is the fault noticed? First by the tests beside it, then by all that come to it through imports. */
+const everyFile = readdirSync(source, { recursive: true })
+  .map((name) => join(source, String(name)))
+  .filter((file) => file.endsWith('.ts'));
+/** Which files import a file. */
+const importers = new Map(everyFile.map((file) => [file, []]));
+for (const file of everyFile) {
+  for (const [, path] of readFileSync(file, 'utf8').matchAll(/from '(\.[^']+)'/g)) {
+    importers.get(join(dirname(file), path))?.push(file);
+  }
+}
+
+/** How many imports away a test may be to be asked; a fault that only a farther test would notice counts as missed. */
+const NEAR = 3;
+
+/** The tests that come to a file through imports, the nearest first, each with those equally near. */
+function testsNear(file) {
+  const seen = new Set([file]);
+  const rings = [];
+  let edge = [file];
+  for (let step = 1; step <= NEAR; step++) {
+    edge = edge.flatMap((at) => importers.get(at) ?? []).filter((at) => !seen.has(at) && seen.add(at));
+    rings.push(edge.filter((at) => at.endsWith('.test.ts')));
+  }
+  const beside = `${file.slice(0, -3)}.test.ts`;
+  return [rings.flat().filter((at) => at === beside), ...rings.map((ring) => ring.filter((at) => at !== beside))];
+}
+
+/** Is the fault noticed? Asked of the nearest tests first. */
 async function noticed(home, { file, from, to, instead }) {
   const copy = join(home, relative(root, file));
   const text = readFileSync(copy, 'utf8');
   writeFileSync(copy, text.slice(0, from) + instead + text.slice(to));
   try {
-    const beside = dirname(copy) === join(home, 'core', 'src') ? [] : [relative(home, dirname(copy))];
-    if (beside.length > 0 && !(await jest(home, beside))) return true;
-    return !(await jest(home, ['--findRelatedTests', relative(home, copy)]));
+    for (const ring of testsNear(file)) {
+      if (ring.length > 0 && !(await jest(home, ['--runTestsByPath', ...ring.map((test) => relative(root, test))]))) {
+        return true;
+      }
+    }
+    return false;
   } finally {
     writeFileSync(copy, text);
   }

@@ -29,6 +29,24 @@ describe('blends along the board', () => {
     }
   });
 
+  it('has the slopes of Steffen 1990, equation 11, worked by hand', () => {
+    // On y = x² at 1, 2, 4: secants 3 and 6, p = (3 · 2 + 6 · 1) / 3 = 4, the parabola's own slope; 2 min(3, 6, 4/2) = 4.
+    const parabola = blendThrough([1, 2, 4].map((x) => ({ x_mm: x, value: x * x })));
+    expect([...parabola.slopes]).toEqual([0, 4, 0]);
+    // Secants 1 and 100 at even steps: p = 50.5, and 2 min(1, 100, 25.25) = 2, so that it does not overshoot.
+    expect(blendThrough([0, 1, 101].map((value, x_mm) => ({ x_mm, value }))).slopes[1]).toBe(2);
+    // Falling the same way up, and level at a turn.
+    expect(blendThrough([0, -1, -101].map((value, x_mm) => ({ x_mm, value }))).slopes[1]).toBe(-2);
+    expect(blendThrough([0, 5, 1].map((value, x_mm) => ({ x_mm, value }))).slopes[1]).toBe(0);
+  });
+
+  it('is the cubic Hermite of its knots and slopes, by hand at a quarter', () => {
+    // Between 1 and 2 of the parabola: values 1 and 4, slopes 0 and 4, h = 1, t = 1/4:
+    // 1 · (9/16)(3/2) + 4 · (1/16)(5/2) + (1/4)(3/4)(0 − 4 · 1/4) = 0.84375 + 0.625 − 0.1875.
+    const parabola = blendThrough([1, 2, 4].map((x) => ({ x_mm: x, value: x * x })));
+    expect(blendAt(parabola, 1.25)).toBeCloseTo(1.28125, 12);
+  });
+
   it('has no corner at a knot', () => {
     const blend = blendThrough([
       { x_mm: 0, value: 0 },

@@ -21,6 +21,8 @@ const n = COEFFICIENTS;
 const CHECKS = 97;
 const PENALTY = 10;
 const MAX_STEPS = 60;
+/** A step from a moment before settles in two or three; one that takes longer began from another curve. */
+const MAX_WARM_STEPS = 12;
 const MAX_ROWS = 64;
 
 interface CheckTable {
@@ -232,13 +234,24 @@ export function sprungThrough(batten: Batten, previous?: FairCurve): FairCurve {
   const active = new Uint8Array(CHECKS);
   if (batten.bend !== 'free') {
     const sign = batten.bend === 'in' ? 1 : -1;
-    solves += straightenHollows(base, q, rows, checksOf(map), sign, c, active, previous?.active);
+    const plain = c.slice();
+    const warm = previous?.active.some((flag) => flag === 1) ? previous.active : undefined;
+    const first = straightenHollows(base, q, rows, checksOf(map), sign, c, active, warm);
+    solves += first.solves;
+    if (warm && !first.settled) {
+      // What was hollow on another curve is no help here: begin anew, so that a curve never hangs on the one before it.
+      c.set(plain);
+      solves += straightenHollows(base, q, rows, checksOf(map), sign, c, active, undefined).solves;
+    }
   }
   for (let i = 0; i < n; i++) c[i] *= scale;
   return new FairCurve(map, c, active, solves);
 }
 
-/** Changes c, the plain solution, to the least hollow one. Returns the number of systems solved. */
+/**
+ * Changes c, the plain solution, to the least hollow one. `warm` is the active set of a curve a moment before: it is given up
+ * after a few steps, `settled` then being false.
+ */
 function straightenHollows(
   base: Float64Array,
   q: Float64Array,
@@ -248,16 +261,17 @@ function straightenHollows(
   c: Float64Array,
   active: Uint8Array,
   warm: Uint8Array | undefined,
-): number {
+): { solves: number; settled: boolean } {
   const { checksNow, checksStep, h, q: pushed, step } = scratch;
   checkInto(table, sign, c, checksNow);
   let count = 0;
   for (let k = 0; k < CHECKS; k++) count += active[k] = checksNow[k] > -NO_HOLLOW ? 1 : 0;
-  if (count === 0) return 0;
-  if (warm?.some((flag) => flag === 1)) active.set(warm);
+  if (count === 0) return { solves: 0, settled: true };
+  if (warm) active.set(warm);
 
   let solves = 0;
-  while (solves < MAX_STEPS) {
+  let settled = false;
+  while (!settled && solves < (warm ? MAX_WARM_STEPS : MAX_STEPS)) {
     h.set(base);
     pushed.set(q);
     for (let k = 0; k < CHECKS; k++) {
@@ -284,9 +298,9 @@ function straightenHollows(
       if (flag !== active[k]) changed = true;
       active[k] = flag;
     }
-    if (!changed) break;
+    settled = !changed;
   }
-  return solves;
+  return { solves, settled };
 }
 
 /** The t in [0, 1] that minimises the penalised energy along c + t step: its derivative rises, piece by piece linear. */

@@ -24,4 +24,20 @@ describe('a station table', () => {
     // Rails and tips are the other board's: the foam comes within 3 %.
     expect(Math.abs(volume_L(shapeOf(read.board)) / volume_L(shapeOf(measured)) - 1)).toBeLessThan(0.03);
   });
+
+  it('writes light under a straightedge as positive and a belly as negative, to the depth they were given', () => {
+    const board = modelNamed('Slack Water')!;
+    const bottomOf = (kind: 'single' | 'vee' | 'roll', depth_mm: number) => {
+      const layers = [{ kind, width: 1, depths: [{ from: 'centre' as const, at_mm: 0, value_mm: depth_mm }] }];
+      const csv = stationsToCsv({ ...board, bottom: { layers } }, [{ from: 'centre', at_mm: 0 }]);
+      const [head, row] = csv
+        .trim()
+        .split('\r\n')
+        .map((line) => line.split(','));
+      return Number(row[head.indexOf('bottom_mm')]);
+    };
+    expect(bottomOf('single', 4)).toBeCloseTo(4, 3);
+    expect(bottomOf('vee', 4)).toBeCloseTo(-4, 3);
+    expect(bottomOf('roll', 4)).toBeCloseTo(-4, 3);
+  });
 });

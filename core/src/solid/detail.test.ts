@@ -78,4 +78,18 @@ describe('normals', () => {
       expect(axis[1]).toBeCloseTo(0, 6);
     }
   });
+
+  it('weights facets by their angle: a cube lit all smooth has corners along its diagonals, however its faces are cut', () => {
+    const positions = Float64Array.from([0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0, 0, 0, 1, 1, 0, 1, 1, 1, 1, 0, 1, 1]);
+    const triangles = Uint32Array.from([
+      0, 2, 1, 0, 3, 2, 4, 5, 6, 4, 6, 7, 0, 1, 5, 0, 5, 4, 1, 2, 6, 1, 6, 5, 2, 3, 7, 2, 7, 6, 3, 0, 4, 3, 4, 7,
+    ]);
+    const lit = litMesh({ positions, triangles }, Math.PI);
+    expect(lit.positions.length / 3).toBe(8);
+    for (let v = 0; v < lit.normals.length; v += 3) {
+      for (let k = 0; k < 3; k++) {
+        expect(lit.normals[v + k]).toBeCloseTo((2 * lit.positions[v + k] - 1) / Math.sqrt(3), 6);
+      }
+    }
+  });
 });
