@@ -18,6 +18,8 @@ mustRun(
   ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
   'The format check',
 );
+say('Structure: no cycle, no dead export');
+mustRun(process.execPath, ['scripts/structure.mjs'], 'The structure check');
 say('Unit tests');
 const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });

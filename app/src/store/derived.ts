@@ -94,17 +94,23 @@ export interface Shop {
   settings: Settings;
 }
 
+/** What of a record its order hangs on, and none of its lines: a drag leaves it alone. Any record is one. */
+export interface OrderOf extends Pick<BoardRecord, 'id' | 'riderId' | 'createdAt'> {
+  brief?: BoardRecord['brief'] | undefined;
+  board: Pick<Board, 'family'>;
+}
+
 /** The waves of an order: its brief’s, or else the rider’s usual ones. */
-export function wavesOf(record: BoardRecord, riders: Shop['riders']): Waves | undefined {
+export function wavesOf(record: Pick<OrderOf, 'brief' | 'riderId'>, riders: Shop['riders']): Waves | undefined {
   return record.brief?.waves ?? riderOf(record, riders)?.waves;
 }
 
-function riderOf(record: BoardRecord, riders: Shop['riders']): Rider | undefined {
+function riderOf(record: Pick<BoardRecord, 'riderId'>, riders: Shop['riders']): Rider | undefined {
   return entryOf(riders, record.riderId);
 }
 
 /** The board on the rack an order is judged against: the one its brief names, or else the rider’s latest other one, of the same family first. */
-export function lastRecord(record: BoardRecord, records: Shop['records']): BoardRecord | undefined {
+export function lastRecord(record: OrderOf, records: Shop['records']): BoardRecord | undefined {
   const named = record.brief?.againstId;
   if (named !== undefined) return entryOf(records, named);
   if (record.riderId === null) return undefined;
@@ -117,7 +123,7 @@ export function lastRecord(record: BoardRecord, records: Shop['records']): Board
 
 /** The board the rider comes from: of the rack, or what they say of one. */
 export function lastBoardOf(
-  record: BoardRecord,
+  record: OrderOf,
   { records, riders }: Pick<Shop, 'records' | 'riders'>,
 ): LastBoard | undefined {
   const last = lastRecord(record, records);
@@ -140,12 +146,12 @@ export function lastBoardOf(
 }
 
 /** Litres for an order by all three schools, the shop’s own first; empty without a rider. */
-export function sizesFor(record: BoardRecord, shop: Shop): Sized[] {
-  const rider = riderOf(record, shop.riders);
-  const waves = wavesOf(record, shop.riders);
+export function sizesFor(order: OrderOf, shop: Shop): Sized[] {
+  const rider = riderOf(order, shop.riders);
+  const waves = wavesOf(order, shop.riders);
   if (!rider || !waves) return [];
   const { schools } = shop.settings;
-  return sizedBySchools(rider, waves, record.board.family, lastBoardOf(record, shop), schools, styleOf(shop.settings));
+  return sizedBySchools(rider, waves, order.board.family, lastBoardOf(order, shop), schools, styleOf(shop.settings));
 }
 
 /** Everything a judgement of a board is made from; `over` is the board laid over, which comes before the last one. */

@@ -5,7 +5,7 @@ import type { Board } from '@june-tide/core/document';
 import { TWELVE_mm } from '@june-tide/core/measure';
 import { INCH_mm } from '@june-tide/core/units';
 import { TopBar } from '../../parts/TopBar.tsx';
-import { caseFor, measuresFor, shapeFor, sizesFor } from '../../store/derived.ts';
+import { caseFor, measuresFor, type OrderOf, shapeFor, sizesFor } from '../../store/derived.ts';
 import { entryOf, putBack, redo, undo, useShed } from '../../store/shed.ts';
 import { BayBar } from './BayBar.tsx';
 import { BayNotes } from './notes/BayNotes.tsx';
@@ -32,6 +32,9 @@ const QuietNotes = memo(BayNotes);
 
 /** Steps that are about people and paper take the room of the section too. */
 const WIDE_STEPS: ReadonlySet<string> = new Set(['rider', 'check', 'make', 'ride']);
+
+/** What an order hangs on, where there is no board. */
+const NOBODYS: Pick<OrderOf, 'riderId' | 'brief' | 'createdAt'> = { riderId: null, createdAt: '' };
 
 const isStep = (text: string | undefined): text is StepKey => STEPS.some((step) => step === text);
 
@@ -106,11 +109,13 @@ export function Bay() {
   }, [id, length_mm, wide_mm, navigate]);
 
   const moveHook = useCallback((x: number) => setHook(Math.min(length_mm, Math.max(0, x))), [length_mm]);
-  // What is aimed for hangs on rider and order, not on the lines: a drag leaves it alone.
-  const sizes = useMemo(
-    () => (record ? sizesFor(record, { records: useShed.getState().records, riders, settings }) : []),
-    [record?.riderId, record?.brief, record?.board.family, riders, settings],
-  );
+  const { riderId, brief, createdAt } = record ?? NOBODYS;
+  const family = record?.board.family;
+  const sizes = useMemo(() => {
+    if (family === undefined) return [];
+    const shop = { records: useShed.getState().records, riders, settings };
+    return sizesFor({ id, riderId, brief, createdAt, board: { family } }, shop);
+  }, [id, riderId, brief, createdAt, family, riders, settings]);
   const value = useMemo((): BayContext | undefined => {
     if (!record || !isStep(step)) return undefined;
     const L = record.board.length_mm;

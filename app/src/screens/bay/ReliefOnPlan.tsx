@@ -11,9 +11,7 @@ export function ReliefOnPlan({ scale }: { scale: PlankScale }) {
   const style = useLengthStyle();
   const metric = style.kind === 'cm' || style.kind === 'mm';
   const step_mm = metric ? 1 : INCH_mm / 32;
-  const { bottom, outline } = shape;
-  // Only these two make the bottom's height across.
-  const lines = useMemo(() => bottomRelief(shape, step_mm), [bottom, outline, step_mm]);
+  const lines = useMemo(() => bottomRelief(shape, step_mm), [shape, step_mm]);
   if (lines.length === 0) return null;
   const path = (points: { x_mm: number; y_mm: number }[], side: 1 | -1) =>
     `M${points.map((p) => `${scale.x(p.x_mm).toFixed(1)} ${(scale.centre - side * p.y_mm * scale.k).toFixed(1)}`).join('L')}`;

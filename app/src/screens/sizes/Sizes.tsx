@@ -35,8 +35,8 @@ export function Sizes() {
 
 function Run({ record }: { record: BoardRecord }) {
   const { board } = record;
-  const run = record.sizes ?? usualRun(board);
-  const sizes = useMemo(() => sizesOf(board, run), [board, record.sizes]);
+  const run = useMemo(() => record.sizes ?? usualRun(board), [board, record.sizes]);
+  const sizes = useMemo(() => sizesOf(board, run), [board, run]);
   const name = `${board.name} ${record.number}`;
   const boards = sizes.flatMap(({ made }) => (made.ok ? [made.board] : []));
   const put =

@@ -20,13 +20,14 @@ import { useBay } from '../useBay.ts';
 
 type Side = 'value_mm' | 'left_mm' | 'right_mm';
 const OVER_ID = 'as-built';
+const NO_READINGS: Readings = {};
 
 /** What was measured on the shaped board, in the order one walks round it, against the design; and the board it makes. */
 export function ShapedBench() {
   const { record, shape } = useBay();
   const { tolerances } = useShed((shed) => shed.settings.workshop);
   const sheet = useMemo(() => measuringSheet(shape), [shape]);
-  const readings = record.shaped?.readings ?? {};
+  const readings = record.shaped?.readings ?? NO_READINGS;
   const found = useMemo(() => measuredAgainst(sheet, readings, tolerances), [sheet, readings, tolerances]);
   const out = found.filter((entry) => outOf(entry).length > 0).length;
 
