@@ -21,16 +21,28 @@ const layer = (kind: LayerKind, depth_mm = 5, width = 1): BottomLayer => ({
 
 describe('contours across one station', () => {
   // What the trade means by each: where it is level with the stringer, where it is deepest or highest.
-  it.each<[LayerKind, number, number]>([
-    ['single', 1, -5],
-    ['vee', 1, 5],
-    ['roll', 1, 5],
-    ['teardrop', 1, -5],
-    ['bevel', 1, 5],
-    ['double', 0.5, 5],
-    ['triple', 1, -5],
-  ])('%s at %f of the half width is %f', (kind, v, height) => {
-    expect(bottomHeight(across([layer(kind)]), v)).toBeCloseTo(height, 9);
+  const WHERE: Readonly<Record<LayerKind, readonly [at: number, height_mm: number]>> = {
+    single: [1, -5],
+    narrow: [1, -5],
+    vee: [1, 5],
+    roll: [1, 5],
+    teardrop: [1, -5],
+    bevel: [1, 5],
+    double: [0.5, 5],
+    triple: [1, -5],
+    // The middle of the outer one of two.
+    channels: [1.7 / 2.2, 5],
+  };
+  it.each(LAYER_KINDS.map((kind) => [kind, ...WHERE[kind]] as const))(
+    '%s at %f of the half width is %f',
+    (kind, v, height) => {
+      expect(bottomHeight(across([layer(kind)]), v)).toBeCloseTo(height, 9);
+    },
+  );
+
+  it('a narrow concave rolls back up beyond its width, by half its depth at the edge', () => {
+    expect(bottomHeight(across([layer('narrow', 5, 0.6)]), 0.6)).toBeCloseTo(-5, 9);
+    expect(bottomHeight(across([layer('narrow', 5, 0.6)]), 1)).toBeCloseTo(-2.5, 9);
   });
 
   it.each(LAYER_KINDS)('%s is level at the stringer and adds nothing when its depth is nothing', (kind) => {

@@ -16,4 +16,4 @@ export {
   type Wing,
 } from './schema.ts';
 export { anchorsOf, distanceFrom, stationOfMark } from './station.ts';
-export { FAMILY_WORDS, LAYER_WORDS, TAIL_WORDS } from './words.ts';
+export { FAMILY_WORDS, LAYER_WORDS, NOSE_WORDS, type NoseKind, NOSES, TAIL_WORDS } from './kinds.ts';

@@ -1,5 +1,6 @@
 import type { Board, BottomLayer, FinBox, LayerKind, RailStation, Wing } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
+import { LAYERS } from '../document/kinds.ts';
 import { anchorsOf, distanceFrom, stationOfMark } from '../document/station.ts';
 import { blendAt, blendThrough } from '../curve/blend.ts';
 import { railAt } from '../rails/rails.ts';
@@ -86,26 +87,13 @@ export function withLayerSwitched(board: Board, index: number, on: boolean): Boa
   );
 }
 
-/** Where each contour usually runs, as shares of the length from the tail, and its usual depth in inches. CP, from memory. */
-const USUAL_RUN: Readonly<Record<LayerKind, { from: number; to: number; depth: number; width: number }>> = {
-  single: { from: 0.12, to: 0.85, depth: 0.18, width: 1 },
-  narrow: { from: 0.2, to: 0.8, depth: 0.16, width: 0.6 },
-  double: { from: 0.03, to: 0.42, depth: 0.1, width: 1 },
-  triple: { from: 0.15, to: 0.75, depth: 0.1, width: 1 },
-  vee: { from: 0, to: 0.32, depth: 0.14, width: 1 },
-  roll: { from: 0, to: 0.5, depth: 0.16, width: 1 },
-  teardrop: { from: 0.66, to: 0.97, depth: 0.18, width: 0.8 },
-  channels: { from: 0, to: 0.36, depth: 0.16, width: 0.85 },
-  bevel: { from: 0.3, to: 0.92, depth: 0.2, width: 0.22 },
-};
-
 /** Most contours on one bottom. */
 export const MOST_LAYERS = 8;
 
 /** A contour of a kind where it usually runs, at a usual depth, fading in and out. Unchanged when there are eight. */
 export function withNewLayer(board: Board, kind: LayerKind): Board {
   if (board.bottom.layers.length >= MOST_LAYERS) return board;
-  const { from, to, depth, width } = USUAL_RUN[kind];
+  const { from, to, depth_in: depth, width } = LAYERS[kind].usual;
   const anchors = anchorsOf(board);
   const mark = (share: number, value_mm: number) => {
     const x = share * board.length_mm;

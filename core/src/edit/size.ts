@@ -1,6 +1,6 @@
 import { type Board, type Mark, type TailKind } from '../document/schema.ts';
 import { clearOfCut } from '../fins/placement.ts';
-import { hasBlock } from '../outline/tails.ts';
+import { type NoseKind, TAILS } from '../document/kinds.ts';
 import { measure } from '../measure/measure.ts';
 import { shapeOf } from '../shape/shape.ts';
 
@@ -74,19 +74,8 @@ export function thickened(board: Board, by_mm: number): Board {
   };
 }
 
-/** A block and a depth to begin with, mm, for a tail that had none. Our own starting sizes. */
-const FIRST_BLOCK_mm: Readonly<Partial<Record<TailKind, number>>> = { swallow: 190, halfMoon: 190, square: 150 };
-const OTHER_BLOCK_mm = 145;
 /** Narrower than this a block is no block. */
 const LEAST_BLOCK_mm = 45;
-const FIRST_DEPTH_mm: Readonly<Partial<Record<TailKind, number>>> = {
-  swallow: 90,
-  halfMoon: 50,
-  squash: 35,
-  thumb: 80,
-  diamond: 75,
-  sixCorner: 60,
-};
 
 /**
  * Another tail on the same outline. Holds every mark; the block stays where both tails have one. A centre box that would
@@ -94,21 +83,18 @@ const FIRST_DEPTH_mm: Readonly<Partial<Record<TailKind, number>>> = {
  */
 export function withTail(board: Board, kind: TailKind): Board {
   const { tail, width_mm } = board.outline;
-  const block_mm =
-    hasBlock(kind) && tail.block_mm < LEAST_BLOCK_mm
-      ? Math.min(FIRST_BLOCK_mm[kind] ?? OTHER_BLOCK_mm, 0.5 * width_mm)
-      : tail.block_mm;
-  return clearOfCut({
-    ...board,
-    outline: { ...board.outline, tail: { kind, block_mm, depth_mm: FIRST_DEPTH_mm[kind] ?? tail.depth_mm } },
-  });
+  const { first } = TAILS[kind];
+  const fresh = first.block_mm !== 'asItIs' && tail.block_mm < LEAST_BLOCK_mm;
+  const block_mm = fresh ? Math.min(Number(first.block_mm), 0.5 * width_mm) : tail.block_mm;
+  const depth_mm = first.depth_mm === 'asItIs' ? tail.depth_mm : first.depth_mm;
+  return clearOfCut({ ...board, outline: { ...board.outline, tail: { kind, block_mm, depth_mm } } });
 }
 
 /** The usual tip curve of a pointed nose: 40 degrees, the fairest over five boards. */
 const POINTED_CURVE_rad = (40 * Math.PI) / 180;
 
 /** A round nose whose tip the batten finds, or a pointed one. Holds every mark. */
-export function withNose(board: Board, kind: 'round' | 'pointed'): Board {
+export function withNose(board: Board, kind: NoseKind): Board {
   const nose = kind === 'round' ? ({ kind } as const) : ({ kind, curve_rad: POINTED_CURVE_rad } as const);
   return { ...board, outline: { ...board.outline, nose } };
 }

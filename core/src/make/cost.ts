@@ -1,6 +1,6 @@
 import type { Shape } from '../shape/shape.ts';
 import type { Blank } from './blank.ts';
-import { CLOTH_WORDS, type Cloth, type Laminate } from './glass.ts';
+import { CLOTH, type Cloth, type Laminate } from './glass.ts';
 import type { Stage } from './schedule.ts';
 import type { Prices } from './workshop.ts';
 
@@ -41,7 +41,7 @@ export function costSheet(
   const metres = new Map<Cloth, number>();
   for (const cut of laminate.cuts) metres.set(cut.cloth, (metres.get(cut.cloth) ?? 0) + cut.length_mm / 1000);
   for (const [cloth, length_m] of metres) {
-    material(CLOTH_WORDS[cloth], `${length_m.toFixed(1)} m`, length_m * prices.cloth_m[cloth]);
+    material(CLOTH[cloth].words, `${length_m.toFixed(1)} m`, length_m * prices.cloth_m[cloth]);
   }
   const mix_kg = laminate.batches.reduce((sum, batch) => sum + batch.mix_g, 0) / 1000;
   material(

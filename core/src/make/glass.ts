@@ -12,23 +12,24 @@ export const OUNCE_PER_YARD2_gm2 = 28.349523125 / 0.9144 ** 2;
 
 export const CLOTHS = ['e4', 'e6', 'e7_5', 'e8', 's4', 's6', 'carbon5_7'] as const;
 export type Cloth = (typeof CLOTHS)[number];
-export const CLOTH_oz: Readonly<Record<Cloth, number>> = {
-  e4: 4,
-  e6: 6,
-  e7_5: 7.5,
-  e8: 8,
-  s4: 4,
-  s6: 6,
-  carbon5_7: 5.7,
-};
-export const CLOTH_WORDS: Readonly<Record<Cloth, string>> = {
-  e4: '4 oz E-glass',
-  e6: '6 oz E-glass',
-  e7_5: '7.5 oz E-glass',
-  e8: '8 oz E-glass',
-  s4: '4 oz S-glass',
-  s6: '6 oz S-glass',
-  carbon5_7: '5.7 oz carbon',
+
+interface ClothFacts {
+  words: string;
+  /** Ounces a square yard. */
+  ounces: number;
+  /** A metre off the roll to begin with: round figures, invented. */
+  price: number;
+}
+
+/** Every cloth. */
+export const CLOTH: Readonly<Record<Cloth, ClothFacts>> = {
+  e4: { words: '4 oz E-glass', ounces: 4, price: 4.5 },
+  e6: { words: '6 oz E-glass', ounces: 6, price: 5.5 },
+  e7_5: { words: '7.5 oz E-glass', ounces: 7.5, price: 6.5 },
+  e8: { words: '8 oz E-glass', ounces: 8, price: 7 },
+  s4: { words: '4 oz S-glass', ounces: 4, price: 9 },
+  s6: { words: '6 oz S-glass', ounces: 6, price: 11 },
+  carbon5_7: { words: '5.7 oz carbon', ounces: 5.7, price: 28 },
 };
 
 const RESINS = ['polyester', 'epoxy'] as const;
@@ -55,7 +56,7 @@ export const USUAL_SCHEDULE: GlassSchedule = {
 
 /** As the trade writes it, deck+deck/bottom: 4+4/4, 6+4/6 oz. */
 export function scheduleWords({ deck, bottom }: GlassSchedule): string {
-  const side = (cloths: readonly Cloth[]) => cloths.map((cloth) => String(CLOTH_oz[cloth])).join('+');
+  const side = (cloths: readonly Cloth[]) => cloths.map((cloth) => String(CLOTH[cloth].ounces)).join('+');
   return `${side(deck)}/${side(bottom)} oz`;
 }
 
@@ -151,7 +152,10 @@ export function laminated(
         ]
       : []),
   ];
-  const cloth_g = cuts.reduce((sum, cut) => sum + CLOTH_oz[cut.cloth] * OUNCE_PER_YARD2_gm2 * (cut.area_mm2 / 1e6), 0);
+  const cloth_g = cuts.reduce(
+    (sum, cut) => sum + CLOTH[cut.cloth].ounces * OUNCE_PER_YARD2_gm2 * (cut.area_mm2 / 1e6),
+    0,
+  );
   const whole_m2 = skin.total_mm2 / 1e6;
   const laminate_g = cloth_g * assumed.resinToCloth;
   const hot_g = whole_m2 * assumed.hotCoat_gm2;

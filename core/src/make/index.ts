@@ -13,7 +13,7 @@ export { type Caution, cautionWords, foamCautions, glassCautions, stageCautions 
 export { costSheet } from './cost.ts';
 export {
   type Cloth,
-  CLOTH_WORDS,
+  CLOTH,
   CLOTHS,
   type GlassSchedule,
   type Laminated,

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { understood } from '../document/kept.ts';
 import { INCH_mm } from '../units/length.ts';
 import { USUAL_ALLOWANCE } from './blankFit.ts';
-import { type Cloth, CLOTH_oz, CLOTHS } from './glass.ts';
+import { type Cloth, CLOTH, CLOTHS } from './glass.ts';
 import { glassAssumptionsSchema, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
 import { USUAL_PASS_mm } from './planing.ts';
 import { daySchema } from './workingDays.ts';
@@ -56,10 +56,7 @@ export type Prices = z.infer<typeof pricesSchema>;
 const FIRST_PRICES: Prices = {
   currency: '€',
   blank: 90,
-  cloth_m: cloths((cloth) => {
-    const glass = 2 + Math.round(1.2 * CLOTH_oz[cloth]) / 2;
-    return cloth.startsWith('carbon') ? 28 : cloth.startsWith('s') ? 2 * glass : glass;
-  }),
+  cloth_m: cloths((cloth) => CLOTH[cloth].price),
   resin_kg: { polyester: 8, epoxy: 16 },
   finBox: 6,
   plug: 3,

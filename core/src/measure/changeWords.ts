@@ -1,5 +1,5 @@
 import type { Board } from '../document/schema.ts';
-import { FAMILY_WORDS, TAIL_WORDS } from '../document/words.ts';
+import { FAMILY_WORDS, TAIL_WORDS } from '../document/kinds.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { MEASURE_KEYS, measureOf } from './catalogue.ts';

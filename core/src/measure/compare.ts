@@ -1,6 +1,6 @@
 import type { Board } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
-import { LAYER_WORDS, TAIL_WORDS } from '../document/words.ts';
+import { LAYER_WORDS, TAIL_WORDS } from '../document/kinds.ts';
 import { allMeasures } from './allMeasures.ts';
 import { MEASURE_KEYS, type MeasureKey } from './catalogue.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';

@@ -1,4 +1,5 @@
-import type { Board, FinBox, LayerKind, TailKind } from '../document/schema.ts';
+import { LAYERS } from '../document/kinds.ts';
+import { type Board, type FinBox, LAYER_KINDS, type LayerKind, type TailKind } from '../document/schema.ts';
 import type { Shape } from '../shape/shape.ts';
 import { bendsByThird, flattestPart } from './bend.ts';
 import { areaSpread_mm2, type Feet, foamSpread_L, litresUnder, type Spread, usualFeet } from './distribution.ts';
@@ -12,8 +13,8 @@ import { finArea_mm2 } from '../fins/finShape.ts';
 import { railAt, type RailAt } from '../rails/rails.ts';
 import { INCH_mm } from '../units/length.ts';
 
-/** Which way a contour's own number goes when it hollows the bottom. */
-const HOLLOWS: readonly LayerKind[] = ['single', 'narrow', 'triple', 'teardrop'];
+/** Contours whose own number hollows the bottom. */
+const HOLLOWS = LAYER_KINDS.filter((kind) => LAYERS[kind].hollows);
 
 /**
  * One shape read: what measures, rules, traits and levers share, each worked out once and only when asked for. Lengths in mm,

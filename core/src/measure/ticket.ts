@@ -1,6 +1,6 @@
 import type { Shape } from '../shape/shape.ts';
 import { SETUP_WORDS } from '../fins/placement.ts';
-import { LAYER_WORDS, TAIL_WORDS } from '../document/words.ts';
+import { LAYER_WORDS, TAIL_WORDS } from '../document/kinds.ts';
 import { blendAt } from '../curve/blend.ts';
 import { railRatio } from '../rails/rails.ts';
 import { formatLength, formatLitres, type LengthStyle } from '../units/format.ts';

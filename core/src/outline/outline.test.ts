@@ -26,7 +26,7 @@ describe('tails', () => {
     }
   });
 
-  it('by area the tails come in the order of the craft: square, squash, diamond, thumb, round, pin (common practice)', () => {
+  it('by area on one block five tails come in the order of the craft: square, squash, thumb, round, pin (common practice)', () => {
     const areaBehind = (kind: (typeof TAIL_KINDS)[number]) => {
       const board = { ...withTail(slack(), kind) };
       const { outline } = shapeOf(board);
@@ -34,7 +34,8 @@ describe('tails', () => {
       for (let x = 0; x < 250; x += 1) sum += halfBreadthAt(outline, x) - notchHalfBreadthAt(outline, x);
       return sum;
     };
-    const order = (['square', 'squash', 'thumb', 'pin'] as const).map(areaBehind);
+    // A diamond stands before the thumb in the craft, on a block cut wider for it; on the same block its facets hold less.
+    const order = (['square', 'squash', 'thumb', 'round', 'pin'] as const).map(areaBehind);
     expect([...order].sort((a, b) => b - a)).toEqual(order);
   });
 

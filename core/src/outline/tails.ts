@@ -1,3 +1,4 @@
+import { TAILS } from '../document/kinds.ts';
 import type { OutlineDocument, TailKind } from '../document/schema.ts';
 
 /** How a tail closes the base outline. Lengths in mm, half widths. */
@@ -36,7 +37,7 @@ const closed = {
 
 /** Does this tail end in a block whose width is a number of its own? */
 export function hasBlock(kind: TailKind): boolean {
-  return kind !== 'round' && kind !== 'roundedPin' && kind !== 'pin';
+  return TAILS[kind].closes === 'block';
 }
 
 /**

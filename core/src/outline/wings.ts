@@ -1,3 +1,4 @@
+import { TAILS } from '../document/kinds.ts';
 import { smootherstep } from '../curve/ease.ts';
 import type { OutlineDocument } from '../document/schema.ts';
 
@@ -7,7 +8,7 @@ import type { OutlineDocument } from '../document/schema.ts';
  */
 export function wingsAt(outline: Pick<OutlineDocument, 'wings' | 'tail'>, x_mm: number): number {
   const { wings, tail } = outline;
-  const closes = tail.kind === 'round' || tail.kind === 'roundedPin';
+  const closes = TAILS[tail.kind].closes === 'round';
   let sum = 0;
   for (const wing of wings) {
     const drawn = wing.depth_mm * smootherstep((wing.fromTail_mm - x_mm) / wing.length_mm);

@@ -1,3 +1,5 @@
+import { LAYERS } from '../document/kinds.ts';
+import type { BottomLayer } from '../document/schema.ts';
 import { type BottomAcross, bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 import type { RailAt } from '../rails/rails.ts';
 import { capped, smootherstep } from '../curve/ease.ts';
@@ -244,8 +246,9 @@ function deckIntegral(section: Section, from: number, to: number): number {
 function bottomIntegral(section: Section, from: number, to: number): number {
   const { layers, raised_mm } = section.input.bottom;
   if (layers.length === 0 && raised_mm === 0) return 0;
-  const smooth = raised_mm === 0 && layers.every((l) => l.kind === 'roll' || (l.kind === 'single' && l.width >= 1));
-  const panels = smooth ? 1 : layers.some((l) => l.kind === 'channels') ? 24 : 6;
+  // A full concave is a parabola, as plain as a roll.
+  const panelsOf = ({ kind, width }: BottomLayer) => (kind === 'single' && width >= 1 ? 1 : LAYERS[kind].panels);
+  const panels = Math.max(raised_mm === 0 ? 1 : 6, ...layers.map(panelsOf));
   let sum = 0;
   for (let p = 0; p < panels; p++) {
     const a = from + ((to - from) * p) / panels;

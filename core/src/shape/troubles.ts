@@ -1,3 +1,4 @@
+import { TAILS } from '../document/kinds.ts';
 import { type MarkTrouble, markTroubles } from '../curve/feasibility.ts';
 import { hollowStretches } from '../curve/spring.ts';
 import { hasBlock } from '../outline/tails.ts';
@@ -34,7 +35,7 @@ export function curveTroubles(shape: Shape): CurveTrouble[] {
       return { x_mm, value_mm: m.value_mm / 2 + wings(x_mm), mark };
     }),
     ...(hasBlock(outline.tail.kind) ? [{ x_mm: 0, value_mm: outline.tail.block_mm / 2 + wings(0) }] : []),
-    ...(outline.tail.kind === 'pin' ? [{ x_mm: 0, value_mm: 0 }] : []),
+    ...(TAILS[outline.tail.kind].closes === 'point' ? [{ x_mm: 0, value_mm: 0 }] : []),
     ...(outline.nose.kind === 'pointed' ? [{ x_mm: length_mm, value_mm: 0 }] : []),
   ];
   const flat_mm = length_mm / 2 + rocker.flatPoint_mm;

@@ -1,5 +1,5 @@
 import { notchHalfBreadthAt } from '../outline/outline.ts';
-import type { LayerKind } from '../document/schema.ts';
+import { LAYERS } from '../document/kinds.ts';
 import type { Shape } from '../shape/shape.ts';
 import { sectionAt } from '../shape/shape.ts';
 import { type HalfCounts, snapToCorners, walkHalf } from '../section/walk.ts';
@@ -24,21 +24,13 @@ export interface MeshDetail {
 
 export const USUAL_DETAIL: MeshDetail = { stations: 240, ring: 96 };
 
-/** Intervals across half a bottom in a ring of 96; more where a contour turns more often. */
+/** Intervals across half a bottom in a ring of 96 that has no contour. */
 const PLAIN_BOTTOM = 14;
-const WORKED_BOTTOM: Readonly<Partial<Record<LayerKind, number>>> = {
-  narrow: 24,
-  double: 24,
-  triple: 28,
-  bevel: 24,
-  channels: 48,
-};
-
 /** Splits a ring over deck, under-rail, fillet and bottom, each an even number; more on a bottom with channels or a stepped deck. */
 export function ringDetail(shape: Shape, ring: number): HalfCounts {
   const unit = ring / 96;
   const even = (count: number) => Math.max(2, 2 * Math.round(count / 2));
-  const bottom = Math.max(PLAIN_BOTTOM, ...shape.bottom.layers.map(({ layer }) => WORKED_BOTTOM[layer.kind] ?? 0));
+  const bottom = Math.max(PLAIN_BOTTOM, ...shape.bottom.layers.map(({ layer }) => LAYERS[layer.kind].across));
   const stepped = shape.board.deck.features.some((f) => f.kind === 'step' || f.kind === 'flat');
   return {
     deck: even((stepped ? 40 : 20) * unit),

@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd';
 import {
   type Cloth,
-  CLOTH_WORDS,
+  CLOTH,
   CLOTHS,
   MOST_PRICE_LINES,
   priceLineSchema,
@@ -65,7 +65,7 @@ function OwnPrices() {
       {field('An hour of hands', prices.hour, MONEY, (hour) => put({ hour }))}
       {field('A blank without a price of its own', prices.blank, MONEY, (blank) => put({ blank }))}
       {CLOTHS.map((cloth: Cloth) =>
-        field(`${CLOTH_WORDS[cloth]}, a metre`, prices.cloth_m[cloth], MONEY, (price) =>
+        field(`${CLOTH[cloth].words}, a metre`, prices.cloth_m[cloth], MONEY, (price) =>
           put({ cloth_m: { ...prices.cloth_m, [cloth]: price } }),
         ),
       )}

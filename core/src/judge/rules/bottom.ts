@@ -1,4 +1,4 @@
-import { LAYER_WORDS } from '../../document/words.ts';
+import { LAYER_WORDS } from '../../document/kinds.ts';
 import { INCH_mm } from '../../units/length.ts';
 import { backFooted, choppy, frontFooted, heavy, type Rule, steep, weak, when } from '../rule.ts';
 

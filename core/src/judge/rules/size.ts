@@ -1,5 +1,5 @@
 import { curveTroubles, hollowsOf } from '../../shape/troubles.ts';
-import { FAMILY_WORDS } from '../../document/words.ts';
+import { FAMILY_WORDS } from '../../document/kinds.ts';
 import { finTroubles } from '../../fins/checks.ts';
 import { modelNamed } from '../../models/models.ts';
 import { LITRES_PER_KG, FAMILY_SHARE } from '../../rider/litres.ts';

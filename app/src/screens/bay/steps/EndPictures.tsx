@@ -1,14 +1,20 @@
 import { Button, Popover } from 'antd';
 import { useState } from 'react';
-import { type Board, TAIL_KINDS, TAIL_WORDS, type TailKind } from '@june-tide/core/document';
+import {
+  type Board,
+  NOSE_WORDS,
+  type NoseKind,
+  NOSES,
+  TAIL_KINDS,
+  TAIL_WORDS,
+  type TailKind,
+} from '@june-tide/core/document';
 import { withNose, withTail } from '@june-tide/core/edit';
 import { modelNamed } from '@june-tide/core/models';
 import { outlinePoints } from '@june-tide/core/outline';
 import { shapeOf } from '@june-tide/core/shape';
 
-type NoseKind = Board['outline']['nose']['kind'];
-const NOSES: readonly NoseKind[] = ['pointed', 'round'];
-const NOSE_WORDS: Readonly<Record<NoseKind, string>> = { pointed: 'pointed', round: 'round' };
+const NOSE_KINDS = Object.keys(NOSES) as NoseKind[];
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
 /** So much of the end is drawn. */
@@ -16,11 +22,11 @@ const SHOWN_mm = 330;
 const paths = new Map<string, string>();
 
 /** The end of one of our own boards with that tail or nose, tip up, as a path in mm; sprung once. */
-function endPath(end: 'nose' | 'tail', kind: string, build: (board: Board) => Board): string {
+function endPath(end: 'nose' | 'tail', kind: string, on: string, build: (board: Board) => Board): string {
   const key = `${end} ${kind}`;
   const made = paths.get(key);
   if (made !== undefined) return made;
-  const model = modelNamed(end === 'nose' && kind === 'round' ? 'Long Quay' : 'Slack Water');
+  const model = modelNamed(on);
   if (!model) return '';
   const shape = shapeOf(build(model));
   const L = shape.board.length_mm;
@@ -43,8 +49,8 @@ function EndPicture({ path, size }: { path: string; size: number }) {
   );
 }
 
-const tailPath = (kind: TailKind) => endPath('tail', kind, (board) => withTail(board, kind));
-const nosePath = (kind: NoseKind) => endPath('nose', kind, (board) => withNose(board, kind));
+const tailPath = (kind: TailKind) => endPath('tail', kind, NOSES.pointed.model, (board) => withTail(board, kind));
+const nosePath = (kind: NoseKind) => endPath('nose', kind, NOSES[kind].model, (board) => withNose(board, kind));
 
 interface PickerProps<K extends string> {
   label: string;
@@ -96,5 +102,5 @@ export function TailPicker({ value, onPick }: { value: TailKind; onPick: (kind: 
 }
 
 export function NosePicker({ value, onPick }: { value: NoseKind; onPick: (kind: NoseKind) => void }) {
-  return <EndPicker label="Nose" value={value} kinds={NOSES} words={NOSE_WORDS} path={nosePath} onPick={onPick} />;
+  return <EndPicker label="Nose" value={value} kinds={NOSE_KINDS} words={NOSE_WORDS} path={nosePath} onPick={onPick} />;
 }

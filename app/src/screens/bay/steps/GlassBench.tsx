@@ -2,7 +2,7 @@ import { Button, Segmented, Select } from 'antd';
 import { Link } from 'react-router';
 import {
   type Cloth,
-  CLOTH_WORDS,
+  CLOTH,
   CLOTHS,
   type Foam,
   FOAM_WORDS,
@@ -19,7 +19,7 @@ import { edit, useShed } from '../../../store/shed.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 
-const CLOTH_OPTIONS = CLOTHS.map((value) => ({ value, label: CLOTH_WORDS[value] }));
+const CLOTH_OPTIONS = CLOTHS.map((value) => ({ value, label: CLOTH[value].words }));
 /** By mass and by volume, finer where there is little of it. */
 const both = (mass_g: number, volume_ml: number) => {
   const round = (value: number) => (value < 40 ? Math.round(value) : Math.round(value / 5) * 5);
@@ -154,7 +154,7 @@ export function GlassBench() {
             <tbody>
               {made.laminate.cuts.map((cut, i) => (
                 <tr key={i}>
-                  <th scope="row">{CLOTH_WORDS[cut.cloth]}</th>
+                  <th scope="row">{CLOTH[cut.cloth].words}</th>
                   <td>{cut.for}</td>
                   <td className="num">
                     <Measure mm={cut.length_mm} />
