@@ -1,9 +1,8 @@
 import { blankSchema, usualShelf } from '@june-tide/core/make';
-import { boardRecordSchema, USUAL_SETTINGS } from '@june-tide/core/record';
+import { boardRecordFrom, USUAL_SETTINGS } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { boardFrom } from '@june-tide/core/shape';
 import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
-import type * as z from 'zod';
 import { db } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
 import { takeRider, takeRiderGone } from './riders.ts';
@@ -24,10 +23,13 @@ const byId = <T extends { id: string }>(items: readonly T[]): Record<string, T> 
   Object.fromEntries(items.map((item) => [item.id, item]));
 
 /** Rows of a table that can be read; the others are counted and stay where they are. */
-function readRows<T>(rows: readonly unknown[], schema: z.ZodType<T>): { good: T[]; unreadable: number } {
+function readRows<T>(
+  rows: readonly unknown[],
+  read: (row: unknown) => T | undefined,
+): { good: T[]; unreadable: number } {
   const good = rows.flatMap((row) => {
-    const read = schema.safeParse(row);
-    return read.success ? [read.data] : [];
+    const found = read(row);
+    return found === undefined ? [] : [found];
   });
   return { good, unreadable: rows.length - good.length };
 }
@@ -48,9 +50,9 @@ async function fillNewShed(): Promise<void> {
 export async function loadShed(): Promise<void> {
   try {
     await fillNewShed();
-    const blanks = readRows(await db.blanks.toArray(), blankSchema);
-    const boards = readRows(await db.boards.toArray(), boardRecordSchema);
-    const riders = readRows(await db.riders.toArray(), riderSchema);
+    const blanks = readRows(await db.blanks.toArray(), (row) => blankSchema.safeParse(row).data);
+    const boards = readRows(await db.boards.toArray(), boardRecordFrom);
+    const riders = readRows(await db.riders.toArray(), (row) => riderSchema.safeParse(row).data);
     const built = boards.good.filter(({ board }) => boardFrom(board).ok);
     takeSettings(await db.settings.get('shop'));
     useShed.setState({

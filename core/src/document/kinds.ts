@@ -3,7 +3,7 @@ import type { Board, Family, LayerKind, TailKind } from './schema.ts';
 /**
  * What hangs on the kind of a thing, a record for each: a kind that is added to the schema does not compile before it has all of
  * it. What a kind does is worked out where it belongs, in a switch without a default that the compiler holds to the same:
- * `unitHeight` (bottom) for contours, `tailEnd` (outline) for tails, `noseEnd` (outline) for noses.
+ * `unitHeight` (bottom) for contours, `tailEnd` (outline) for tails.
  */
 
 /** The trade's words for families. */

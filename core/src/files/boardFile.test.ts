@@ -41,6 +41,23 @@ describe('the board file', () => {
   });
 });
 
+describe('files of version 1', () => {
+  const folder = join(import.meta.dirname, 'fixtures', 'version-1');
+  const text = (name: string) => readFileSync(join(folder, `${name}.json`), 'utf8');
+  const said = JSON.parse(text('measures')) as Record<string, Record<string, number>>;
+
+  it.each(Object.keys(said))('%s opens, with the numbers it had when it was written', (name) => {
+    const read = readBoardFile(text(name));
+    if (!read.ok) throw new Error(read.reason);
+    const now = measure(shapeOf(read.board));
+    for (const [key, value] of Object.entries(said[name])) {
+      // To a thousandth of a millimetre, a litre, a square millimetre in a hundred.
+      const within = key === 'area_mm2' ? 100 : 0.001;
+      expect([key, Math.abs(now[key as keyof typeof now] - value) < within]).toEqual([key, true]);
+    }
+  });
+});
+
 describe('a file that is not a board', () => {
   const whole = writeBoardFile(models()[0]);
 

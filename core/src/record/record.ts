@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { migrated } from '../document/migrations.ts';
 import { sizeRunSchema } from '../edit/sizeRun.ts';
 import { glassSchema } from '../make/glass.ts';
 import { readingsSchema } from '../make/measuringSheet.ts';
@@ -63,3 +64,13 @@ export const boardRecordSchema = z.strictObject({
   updatedAt: z.string(),
 });
 export type BoardRecord = z.infer<typeof boardRecordSchema>;
+
+/** A record as it was kept: its boards brought up to today's version first. Undefined for what cannot be read. */
+export function boardRecordFrom(stored: unknown): BoardRecord | undefined {
+  const raw: Record<string, unknown> = typeof stored === 'object' && stored !== null ? { ...stored } : {};
+  if ('board' in raw) raw.board = migrated(raw.board);
+  if (typeof raw.shaped === 'object' && raw.shaped !== null && 'board' in raw.shaped)
+    raw.shaped = { ...raw.shaped, board: migrated(raw.shaped.board) };
+  const read = boardRecordSchema.safeParse(raw);
+  return read.success ? read.data : undefined;
+}

@@ -1,3 +1,4 @@
+import { migrated } from '../document/migrations.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { wingsAt } from '../outline/wings.ts';
 import { MARK_GAP_mm } from '../tolerances.ts';
@@ -226,9 +227,12 @@ function stationIssues(board: Board): Issue[] {
 
 export type Opened = { ok: true; board: Board } | { ok: false; issues: Issue[] };
 
-/** A board from unknown data: the schema first, then what the numbers mean together. Every issue at once. */
+/**
+ * A board from unknown data: brought up to today's version, then the schema, then what the numbers mean together. Every issue
+ * at once.
+ */
 export function boardFrom(data: unknown): Opened {
-  const parsed = boardSchema.safeParse(data);
+  const parsed = boardSchema.safeParse(migrated(data));
   if (!parsed.success) {
     return {
       ok: false,
