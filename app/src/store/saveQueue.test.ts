@@ -1,9 +1,13 @@
-import { describe, expect, it } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { SaveQueue, type SaveState } from './saveQueue.ts';
 
-const settle = (ms = 5) => new Promise((resolve) => setTimeout(resolve, ms));
+/** So much time goes by, and what was promised meanwhile is kept. */
+const settle = (ms = 0) => jest.advanceTimersByTimeAsync(ms);
 
 describe('the save queue', () => {
+  beforeEach(() => void jest.useFakeTimers({ doNotFake: [] }));
+  afterEach(() => void jest.useRealTimers());
+
   it('writes at once, one at a time, the latest state of each thing', async () => {
     const written: string[] = [];
     let open: () => void = () => undefined;
@@ -35,7 +39,9 @@ describe('the save queue', () => {
     await settle();
     expect(states.at(-1)).toEqual({ kind: 'failed', reason: 'the browser’s store is full' });
     full = false;
-    await settle(40);
+    await settle(9);
+    expect(written).toBe(0);
+    await settle(1);
     expect(written).toBe(1);
     expect(states.at(-1)).toEqual({ kind: 'saved' });
   });
@@ -46,7 +52,9 @@ describe('the save queue', () => {
     queue.put('a', () => Promise.reject(new Error('busy')));
     await settle();
     queue.put('a', async () => void written.push('new'));
-    await settle(40);
+    await settle();
+    expect(written).toEqual(['new']);
+    await settle(10);
     expect(written).toEqual(['new']);
   });
 
@@ -62,7 +70,11 @@ describe('the save queue', () => {
     await settle();
     expect(written).toEqual(['drag 0', 'typed']);
     queue.put('a', async () => void written.push('last of a drag'), true);
-    await settle(90);
+    await settle();
+    queue.put('a', async () => void written.push('after it'), true);
+    await settle(59);
     expect(written.at(-1)).toBe('last of a drag');
+    await settle(1);
+    expect(written.at(-1)).toBe('after it');
   });
 });
