@@ -106,6 +106,45 @@ describe('SVG', () => {
     expect(new svgPathProperties(layer).getTotalLength() / arc).toBeCloseTo(1, 4);
   });
 
+  it('draws what is thought dashed, what is cut whole; closed where it closes, words where they were put', () => {
+    const drawing = {
+      title: 'A <test>',
+      width_mm: 100,
+      height_mm: 50,
+      lines: [
+        {
+          layer: 'cut',
+          points: [
+            { x_mm: 0, y_mm: 0 },
+            { x_mm: 100, y_mm: 50 },
+            { x_mm: 0, y_mm: 50 },
+          ],
+          weight_mm: 0.4,
+          closed: true,
+        },
+        {
+          layer: 'toe',
+          points: [
+            { x_mm: 0, y_mm: 0 },
+            { x_mm: 10, y_mm: 0 },
+          ],
+          weight_mm: 0.1,
+          dashed: true,
+        },
+      ],
+      texts: [{ layer: 'text', x_mm: 20, y_mm: 30, size_mm: 4, text: '1/4 & less', anchor: 'end' as const }],
+    };
+    const svg = drawingToSvg(drawing, 10);
+    expect(svg).toContain('width="120mm" height="70mm" viewBox="0 0 120 70"');
+    // y runs down on paper: the bottom left corner of the drawing is at 10, 60.
+    expect(svg).toContain('<path d="M10 60L110 10L10 10Z" stroke-width="0.4"/>');
+    expect(svg).toContain('<path d="M10 60L20 60" stroke-width="0.1" stroke-dasharray="2 2"/>');
+    expect(svg).toContain(
+      '<text x="30" y="30" font-size="4" text-anchor="end" fill="black" stroke="none">1/4 &amp; less</text>',
+    );
+    expect(svg).toContain('<title>A &lt;test&gt;</title>');
+  });
+
   it('every drawing of every model names its layers and stays on its sheet', () => {
     for (const board of models()) {
       for (const { draw } of Object.values(DRAWINGS)) {

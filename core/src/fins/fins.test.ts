@@ -57,6 +57,24 @@ describe('templates', () => {
     expect(Math.max(...plan.map((p) => p.z_mm))).toBeCloseTo(template.depth_mm, 9);
   });
 
+  it('stand on their base and lean back by their rake: half depth and tip by hand', () => {
+    const template = { name: 'x', base_mm: 100, depth_mm: 200, rake_rad: Math.PI / 4, tip: 0.4, foil: 'flat' } as const;
+    const plan = finPlan(template, 4000);
+    const at = (z: number) => plan.filter((p) => Math.abs(p.z_mm - z) < 0.15).map((p) => p.x_mm);
+    const middle = (xs: number[]) => (Math.min(...xs) + Math.max(...xs)) / 2;
+    expect([Math.min(...at(0)), Math.max(...at(0))]).toEqual([0, 100]);
+    // The middle of the chord is 200 · tan 45° · s^1.3 behind mid-base; the chord (1 − 0.6 s) of the base.
+    const half = at(100);
+    expect(middle(half)).toBeCloseTo(50 - 200 * 0.5 ** 1.3, 0);
+    expect(Math.max(...half) - Math.min(...half)).toBeCloseTo(70, 0);
+    const tip = plan.reduce((a, b) => (b.z_mm > a.z_mm ? b : a));
+    expect(tip.x_mm).toBeCloseTo(50 - 200, 6);
+    const { tipChord_mm, sweep_mm, aspect, area_mm2 } = finNumbers(template);
+    expect(tipChord_mm).toBe(40);
+    expect(sweep_mm).toBeCloseTo(-Math.min(...plan.map((p) => p.x_mm)), 0);
+    expect(aspect).toBeCloseTo(200 ** 2 / area_mm2, 9);
+  });
+
   it('makes closed solids, the other side the mirror of this one', () => {
     for (const template of Object.values(FIN_TEMPLATES)) {
       const right = finMesh(template, 1);

@@ -109,8 +109,27 @@ describe('the wall sheet', () => {
       }
       expect(said).toEqual(expect.arrayContaining(['Nose 12', 'Wide point', 'Centre', 'Tail 12', 'Slack Water 118']));
       for (const text of page.texts) expect(text.y_mm).toBeGreaterThan(8);
+      // Read from the top: name, size, the columns' names, the stations nose to tail at even steps, the note; none off the sheet.
+      const leftmost = page.texts.filter(({ x_mm }) => x_mm < 17);
+      const down = leftmost.map(({ y_mm }) => y_mm);
+      expect([...down].sort((a, b) => b - a)).toEqual(down);
+      const places = leftmost.slice(2, -1);
+      expect(places).toHaveLength(stationTable(shape).length);
+      expect(places[0].text).toMatch(/^Nose/);
+      expect(places.at(-1)?.text).toMatch(/^Tail/);
+      const steps = places.slice(1).map(({ y_mm }, i) => places[i].y_mm - y_mm);
+      for (const step of steps) expect(step).toBeCloseTo(steps[0], 2);
+      for (const { x_mm, y_mm } of page.texts) {
+        expect(x_mm).toBeLessThan(page.width_mm - 10);
+        expect(y_mm).toBeLessThan(page.height_mm - 8);
+      }
       const ys = [...new Set(page.texts.filter(({ x_mm }) => x_mm < 17).map(({ y_mm }) => y_mm))].sort((a, b) => a - b);
       expect(ys[2] - ys[1]).toBeGreaterThan(9);
     }
+  });
+
+  it('names no rider where there is none', async () => {
+    const [page] = await readPdf(await wallSheetPdf(shape, 'A4', style, { name: 'Slack Water 118' }));
+    expect(page.texts.map(({ text }) => text).join(' ')).not.toContain('for ');
   });
 });
