@@ -24,7 +24,7 @@ export const HARD_MOMENTS = [
   { now: '2028-02-29T12:00:00.000Z', zone: 'UTC', why: '29 February' },
   { now: '2027-01-01T07:30:00.000Z', zone: 'Pacific/Pitcairn', why: 'the last half hour of a year at UTC-8' },
   { now: '2027-03-28T00:55:00.000Z', zone: 'Europe/Berlin', why: 'five minutes before summer time begins' },
-  { now: '2026-10-25T00:55:00.000Z', zone: 'Europe/Berlin', why: 'five minutes before summer time ends' },
+  { now: '2027-10-31T00:55:00.000Z', zone: 'Europe/Berlin', why: 'five minutes before summer time ends' },
   {
     now: '2026-11-26T11:10:00.000Z',
     zone: 'Pacific/Tongatapu',

@@ -1,5 +1,6 @@
 import { Button, Form, Input, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
+import { isWithin, LENGTH_mm } from '@june-tide/core/document';
 import { ABILITIES, type Rider, riderSchema, stanceFrom, type Waves, withWeight } from '@june-tide/core/rider';
 import { formatLength, formatMass, parseLength, parseMass } from '@june-tide/core/units';
 import { type EditResult, useShed } from '../store/shed.ts';
@@ -49,7 +50,7 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
   const boardLength = {
     validator: (_: unknown, text: string | undefined) => {
       const parsed = readBoardLength(text);
-      if (!parsed || (parsed.ok && parsed.value >= 900 && parsed.value <= 4000)) return Promise.resolve();
+      if (!parsed || (parsed.ok && isWithin(LENGTH_mm, parsed.value))) return Promise.resolve();
       return Promise.reject(new Error(parsed.ok ? "A length such as 6'2 or 188 cm." : parsed.reason));
     },
   };

@@ -1,3 +1,4 @@
+export { isWithin, LENGTH_mm, MOST_LAYERS, MOST_STATIONS, MOST_WINGS } from './limits.ts';
 export { boardJsonSchema } from './jsonSchema.ts';
 export { writtenOver } from './kept.ts';
 export {

@@ -1,4 +1,27 @@
 import * as z from 'zod';
+import {
+  APEX,
+  BEAK_THICKNESS_mm,
+  CANT_rad,
+  EDGE_RADIUS_mm,
+  FIN_INSET_mm,
+  FIN_SIZE_mm,
+  LAYER_WIDTH,
+  LENGTH_mm,
+  MOST_LAYERS,
+  MOST_MARKS,
+  MOST_STATIONS,
+  MOST_WINGS,
+  NOSE_RADIUS_mm,
+  S_DECK_DROP_mm,
+  STEP_DROP_mm,
+  TIP_CURVE_rad,
+  TOE_rad,
+  TRAILING_EDGE_mm,
+  TUCK_mm,
+  WING_DEPTH_mm,
+  WING_LENGTH_mm,
+} from './limits.ts';
 
 /**
  * The board document: everything that makes one board, in millimetres and radians. docs/conventions.md has axes and
@@ -8,6 +31,7 @@ export const BOARD_FORMAT = 'june-tide-board';
 export const BOARD_VERSION = 1;
 
 const mm = (low: number, high: number, about: string) => z.number().min(low).max(high).describe(about);
+const within = ({ low, high }: { low: number; high: number }, about: string) => mm(low, high, about);
 const fraction = (about: string) => z.number().min(0).max(1).describe(about);
 
 export const FAMILIES = ['shortboard', 'fish', 'twin', 'midLength', 'longboard', 'gun'] as const;
@@ -77,8 +101,8 @@ export type OutlineMark = z.infer<typeof outlineMarkSchema>;
 
 const wing = z.strictObject({
   fromTail_mm: mm(20, 2000, 'Where the step begins, from the tail'),
-  depth_mm: mm(0.5, 60, 'How far the rail steps in, each side'),
-  length_mm: mm(4, 400, 'Over what length: 4 to 6 a sharp wing, 60 to 200 a bump'),
+  depth_mm: within(WING_DEPTH_mm, 'How far the rail steps in, each side'),
+  length_mm: within(WING_LENGTH_mm, 'Over what length: 4 to 6 a sharp wing, 60 to 200 a bump'),
   raised: fraction('0 flat with the bottom edge; 1 the edge climbs to the deck'),
 });
 export type Wing = z.infer<typeof wing>;
@@ -86,15 +110,15 @@ export type Wing = z.infer<typeof wing>;
 const outline = z.strictObject({
   width_mm: mm(150, 900, 'Full width at the wide point'),
   widePoint_mm: mm(-1000, 1000, 'Wide point ahead of centre; behind is negative'),
-  marks: z.array(outlineMarkSchema).max(16),
+  marks: z.array(outlineMarkSchema).max(MOST_MARKS),
   nose: z.discriminatedUnion('kind', [
     z.strictObject({
       kind: z.literal('pointed'),
-      curve_rad: z.number().min(0.08).max(1.31).describe('Tip curve: small is straighter, 40 degrees is usual'),
+      curve_rad: within(TIP_CURVE_rad, 'Tip curve: small is straighter, 40 degrees is usual'),
     }),
     z.strictObject({
       kind: z.literal('round'),
-      radius_mm: mm(20, 400, 'Radius at the stringer; left out, the batten finds its own').optional(),
+      radius_mm: within(NOSE_RADIUS_mm, 'Radius at the stringer; left out, the batten finds its own').optional(),
     }),
   ]),
   tail: z.strictObject({
@@ -102,7 +126,7 @@ const outline = z.strictObject({
     block_mm: mm(0, 600, 'Full width across the block or tips; not used by round, rounded pin and pin'),
     depth_mm: mm(0, 400, 'Crotch of a swallow or half-moon, length of the corners; not used by square, round, pin'),
   }),
-  wings: z.array(wing).max(3),
+  wings: z.array(wing).max(MOST_WINGS),
 });
 export type OutlineDocument = z.infer<typeof outline>;
 
@@ -110,7 +134,7 @@ const rocker = z.strictObject({
   noseLift_mm: mm(0, 600, 'Nose tip above the tangent at the flat point'),
   tailLift_mm: mm(0, 400, 'Tail tip above the tangent at the flat point'),
   flatPoint_mm: mm(-1500, 1500, 'Where the bottom is level, ahead of centre'),
-  marks: z.array(givingMarkSchema).max(16).describe('Lifts above the tangent at the flat point'),
+  marks: z.array(givingMarkSchema).max(MOST_MARKS).describe('Lifts above the tangent at the flat point'),
 });
 export type RockerDocument = z.infer<typeof rocker>;
 
@@ -119,12 +143,16 @@ const foil = z.strictObject({
   thickest_mm: mm(-1500, 1500, 'Where, ahead of centre'),
   noseTip_mm: mm(1, 100, 'Thickness at the nose tip'),
   tailTip_mm: mm(1, 100, 'Thickness at the tail tip'),
-  marks: z.array(givingMarkSchema).max(16).describe('Thicknesses at the stringer'),
+  marks: z.array(givingMarkSchema).max(MOST_MARKS).describe('Thicknesses at the stringer'),
 });
 export type FoilDocument = z.infer<typeof foil>;
 
 const deck = z.strictObject({
-  crown: z.array(markSchema).min(1).max(12).describe('How far the deck falls from the stringer toward the rail'),
+  crown: z
+    .array(markSchema)
+    .min(1)
+    .max(MOST_STATIONS)
+    .describe('How far the deck falls from the stringer toward the rail'),
   features: z
     .array(
       z.discriminatedUnion('kind', [
@@ -135,13 +163,13 @@ const deck = z.strictObject({
         z.strictObject({
           kind: z.literal('beak'),
           length_mm: mm(50, 600, 'From the nose tip'),
-          thickness_mm: mm(2, 60, 'Added at the tip, rolled down to the outline'),
+          thickness_mm: within(BEAK_THICKNESS_mm, 'Added at the tip, rolled down to the outline'),
         }),
         z.strictObject({
           kind: z.literal('step'),
           length_mm: mm(50, 1500, 'From the tail'),
           inset_mm: mm(10, 200, 'In from the rail'),
-          drop_mm: mm(1, 40, 'How far the deck steps down'),
+          drop_mm: within(STEP_DROP_mm, 'How far the deck steps down'),
           fade_mm: mm(20, 800, 'Over what length it runs out'),
         }),
         z.strictObject({
@@ -149,7 +177,7 @@ const deck = z.strictObject({
           from: place.from,
           at_mm: place.at_mm,
           length_mm: mm(50, 1500, 'Length of the scoop'),
-          drop_mm: mm(0.5, 25, 'How deep below the plain deck line'),
+          drop_mm: within(S_DECK_DROP_mm, 'How deep below the plain deck line'),
         }),
       ]),
     )
@@ -160,20 +188,16 @@ export type DeckFeature = DeckDocument['features'][number];
 
 const railStation = z.strictObject({
   ...place,
-  apex: z
-    .number()
-    .min(0.1)
-    .max(0.75)
-    .describe('Height of the apex above the bottom edge, of the rail height: 0.4 is 60/40'),
+  apex: within(APEX, 'Height of the apex above the bottom edge, of the rail height: 0.4 is 60/40'),
   fullness: fraction('How full the deck side is: 0 pinched, 1 boxy'),
-  tuck_mm: mm(0, 120, 'How far the bottom edge sits inside the apex'),
+  tuck_mm: within(TUCK_mm, 'How far the bottom edge sits inside the apex'),
   edge: fraction('0 soft, 1 hard'),
-  edgeRadius_mm: mm(0.3, 30, 'Radius of the bottom edge'),
+  edgeRadius_mm: within(EDGE_RADIUS_mm, 'Radius of the bottom edge'),
 });
 export type RailStation = z.infer<typeof railStation>;
 
 const rails = z.strictObject({
-  stations: z.array(railStation).min(1).max(12),
+  stations: z.array(railStation).min(1).max(MOST_STATIONS),
   tailEdge: z
     .strictObject({
       length_mm: mm(0, 3000, 'Hard for so long from the tail'),
@@ -186,20 +210,20 @@ export type RailsDocument = z.infer<typeof rails>;
 
 const layer = z.strictObject({
   kind: z.enum(LAYER_KINDS),
-  width: z.number().min(0.05).max(1).describe('Share of the half width it takes'),
-  depths: z.array(markSchema).min(1).max(12).describe('Depth along the board; it fades in and out by these'),
+  width: within(LAYER_WIDTH, 'Share of the half width it takes'),
+  depths: z.array(markSchema).min(1).max(MOST_STATIONS).describe('Depth along the board; it fades in and out by these'),
   count: z.number().int().min(1).max(6).optional().describe('Channels a side'),
   off: z.boolean().optional().describe('Switched off to see what it does'),
 });
 export type BottomLayer = z.infer<typeof layer>;
 
-const bottom = z.strictObject({ layers: z.array(layer).max(8) });
+const bottom = z.strictObject({ layers: z.array(layer).max(MOST_LAYERS) });
 export type BottomDocument = z.infer<typeof bottom>;
 
 const finTemplate = z.strictObject({
   name: z.string().max(60),
-  base_mm: mm(20, 400, 'Along the board'),
-  depth_mm: mm(20, 400, 'Square to the board'),
+  base_mm: within(FIN_SIZE_mm, 'Along the board'),
+  depth_mm: within(FIN_SIZE_mm, 'Square to the board'),
   rake_rad: z.number().min(-0.3).max(1.2).describe('Sweep of the line from mid-base to mid-tip'),
   tip: z.number().min(0.05).max(0.9).describe('Chord near the tip as a share of the base'),
   foil: z.enum(['flat', 'eightyTwenty', 'symmetric']),
@@ -208,10 +232,10 @@ export type FinTemplate = z.infer<typeof finTemplate>;
 
 const finBox = z.strictObject({
   role: z.enum(['centre', 'front', 'rear']).describe('centre sits on the stringer; front and rear are mirrored pairs'),
-  trailingEdge_mm: mm(0, 1500, 'Trailing edge of the base, up from the tail along the stringer'),
-  inset_mm: mm(0, 300, 'Middle of the base in from the rail; not used by a centre box'),
-  toe_rad: z.number().min(-0.2).max(0.3).describe('Front of the base turned in'),
-  cant_rad: z.number().min(-0.2).max(0.5).describe('Lean outward from upright'),
+  trailingEdge_mm: within(TRAILING_EDGE_mm, 'Trailing edge of the base, up from the tail along the stringer'),
+  inset_mm: within(FIN_INSET_mm, 'Middle of the base in from the rail; not used by a centre box'),
+  toe_rad: within(TOE_rad, 'Front of the base turned in'),
+  cant_rad: within(CANT_rad, 'Lean outward from upright'),
   template: finTemplate,
 });
 export type FinBox = z.infer<typeof finBox>;
@@ -224,7 +248,7 @@ export const boardSchema = z.strictObject({
   version: z.literal(BOARD_VERSION),
   name: z.string().trim().min(1).max(80),
   family: z.enum(FAMILIES),
-  length_mm: mm(900, 4000, 'Straight length, tip to tip'),
+  length_mm: within(LENGTH_mm, 'Straight length, tip to tip'),
   outline,
   rocker,
   foil,

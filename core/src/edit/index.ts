@@ -13,8 +13,6 @@ export {
 } from './marks.ts';
 export { blended, exaggerated, type Mixed } from './mix.ts';
 export {
-  MOST_LAYERS,
-  MOST_WINGS,
   withDepthMark,
   withFinBox,
   withLayer,

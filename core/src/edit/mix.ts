@@ -1,3 +1,26 @@
+import {
+  APEX,
+  BEAK_THICKNESS_mm,
+  CANT_rad,
+  EDGE_RADIUS_mm,
+  FIN_INSET_mm,
+  FIN_SIZE_mm,
+  heldWithin,
+  LAYER_WIDTH,
+  MOST_LAYERS,
+  MOST_MARKS,
+  MOST_STATIONS,
+  MOST_WINGS,
+  NOSE_RADIUS_mm,
+  S_DECK_DROP_mm,
+  STEP_DROP_mm,
+  TIP_CURVE_rad,
+  TOE_rad,
+  TRAILING_EDGE_mm,
+  TUCK_mm,
+  WING_DEPTH_mm,
+  WING_LENGTH_mm,
+} from '../document/limits.ts';
 import type { Board, BottomLayer, DeckFeature, Mark, OutlineMark, RailStation } from '../document/schema.ts';
 import { boardSchema } from '../document/schema.ts';
 import { boardIssues } from '../shape/issues.ts';
@@ -143,8 +166,6 @@ function mixOf(a: Board, b: Board, share: number): Board {
 
 /** Two marks closer than this would be a lever; the first one stays. A sixteenth of a 6 ft board is the limit of fairness. */
 const LEAST_GAP_mm = 90;
-const MOST_MARKS = 16;
-const MOST_STATIONS = 12;
 
 function clamp01(value: number): number {
   return Math.min(1, Math.max(0, value));
@@ -154,11 +175,11 @@ function mixedNose(a: Board['outline']['nose'], b: Board['outline']['nose'], sha
   if (a.kind === 'pointed' && b.kind === 'pointed') {
     return {
       kind: 'pointed',
-      curve_rad: Math.min(1.31, Math.max(0.08, a.curve_rad + share * (b.curve_rad - a.curve_rad))),
+      curve_rad: heldWithin(TIP_CURVE_rad, a.curve_rad + share * (b.curve_rad - a.curve_rad)),
     };
   }
   if (a.kind === 'round' && b.kind === 'round' && a.radius_mm !== undefined && b.radius_mm !== undefined) {
-    return { kind: 'round', radius_mm: Math.min(400, Math.max(20, a.radius_mm + share * (b.radius_mm - a.radius_mm))) };
+    return { kind: 'round', radius_mm: heldWithin(NOSE_RADIUS_mm, a.radius_mm + share * (b.radius_mm - a.radius_mm)) };
   }
   return share < 0.5 ? a : b;
 }
@@ -175,15 +196,15 @@ function mixedWings(
     const one = a[i] ?? { ...b[i], depth_mm: 0 };
     const two = b[i] ?? { ...a[i], depth_mm: 0 };
     const depth_mm = mix(one.depth_mm, two.depth_mm);
-    if (depth_mm < 0.5) continue;
+    if (depth_mm < WING_DEPTH_mm.low) continue;
     wings.push({
       fromTail_mm: mix(one.fromTail_mm, two.fromTail_mm),
       depth_mm,
-      length_mm: Math.max(4, mix(one.length_mm, two.length_mm)),
+      length_mm: Math.max(WING_LENGTH_mm.low, mix(one.length_mm, two.length_mm)),
       raised: clamp01(mix(one.raised, two.raised)),
     });
   }
-  return wings.slice(0, 3);
+  return wings.slice(0, MOST_WINGS);
 }
 
 /** The stations of both, each made anew, those that fall together once. */
@@ -209,18 +230,19 @@ function mixedRail(station: RailStation, A: Shape, B: Shape, share: number): Rai
     );
   const one = on(A);
   const two = on(B);
-  const mix = (x: number, y: number, low: number, high: number) => Math.min(high, Math.max(low, x + share * (y - x)));
+  const mix = (x: number, y: number, limits: { low: number; high: number }) => heldWithin(limits, x + share * (y - x));
   return {
     from: station.from,
     at_mm: station.at_mm,
-    apex: mix(one.apex, two.apex, 0.1, 0.75),
-    fullness: mix(one.fullness, two.fullness, 0, 1),
-    tuck_mm: mix(one.tuck_mm, two.tuck_mm, 0, 120),
-    edge: mix(one.edge, two.edge, 0, 1),
-    edgeRadius_mm: mix(one.edgeRadius_mm, two.edgeRadius_mm, 0.3, 30),
+    apex: mix(one.apex, two.apex, APEX),
+    fullness: mix(one.fullness, two.fullness, SHARE),
+    tuck_mm: mix(one.tuck_mm, two.tuck_mm, TUCK_mm),
+    edge: mix(one.edge, two.edge, SHARE),
+    edgeRadius_mm: mix(one.edgeRadius_mm, two.edgeRadius_mm, EDGE_RADIUS_mm),
   };
 }
 
+const SHARE = { low: 0, high: 1 };
 const NO_EDGE = { length_mm: 0, fade_mm: 10, hardness: 0 };
 
 /** Features of one kind mix; one that only one board has fades with its share, or stays away when it cannot fade. */
@@ -242,15 +264,15 @@ function mixedFeatures(a: readonly DeckFeature[], b: readonly DeckFeature[], sha
       }
       case 'beak': {
         const thickness_mm = mix(faded(one, 'thickness_mm'), faded(two, 'thickness_mm'));
-        return thickness_mm >= 2 ? [{ ...near, thickness_mm }] : [];
+        return thickness_mm >= BEAK_THICKNESS_mm.low ? [{ ...near, thickness_mm }] : [];
       }
       case 'step': {
         const drop_mm = mix(faded(one, 'drop_mm'), faded(two, 'drop_mm'));
-        return drop_mm >= 1 ? [{ ...near, drop_mm }] : [];
+        return drop_mm >= STEP_DROP_mm.low ? [{ ...near, drop_mm }] : [];
       }
       case 'sDeck': {
         const drop_mm = mix(faded(one, 'drop_mm'), faded(two, 'drop_mm'));
-        return drop_mm >= 0.5 ? [{ ...near, drop_mm }] : [];
+        return drop_mm >= S_DECK_DROP_mm.low ? [{ ...near, drop_mm }] : [];
       }
     }
   });
@@ -274,7 +296,7 @@ function mixedLayers(A: Shape, B: Shape, share: number): BottomLayer[] {
       ...mark,
       value_mm: onA(mark) + share * (onB(mark) - onA(mark)),
     }));
-    const width = one && two ? Math.min(1, Math.max(0.05, one.width + share * (two.width - one.width))) : base.width;
+    const width = one && two ? heldWithin(LAYER_WIDTH, one.width + share * (two.width - one.width)) : base.width;
     const { off: _, ...on } = base;
     if (depths.some((mark) => Math.abs(mark.value_mm) > 1e-6)) out.push({ ...on, width, depths });
   };
@@ -283,28 +305,28 @@ function mixedLayers(A: Shape, B: Shape, share: number): BottomLayer[] {
     mixed(layer, at >= 0 ? restB.splice(at, 1)[0] : undefined);
   }
   for (const layer of restB) mixed(undefined, layer);
-  return out.slice(0, 8);
+  return out.slice(0, MOST_LAYERS);
 }
 
 /** Boxes mix where both boards have the same setup; else the nearer board's are taken. */
 function mixedFins(a: Board, b: Board, share: number): Board['fins'] {
   if (a.fins.setup !== b.fins.setup || a.fins.boxes.length !== b.fins.boxes.length)
     return share < 0.5 ? a.fins : b.fins;
-  const mix = (x: number, y: number, low: number, high: number) => Math.min(high, Math.max(low, x + share * (y - x)));
+  const mix = (x: number, y: number, limits: { low: number; high: number }) => heldWithin(limits, x + share * (y - x));
   return {
     setup: a.fins.setup,
     boxes: a.fins.boxes.map((box, i) => {
       const other = b.fins.boxes[i];
       return {
         ...(share < 0.5 ? box : other),
-        trailingEdge_mm: mix(box.trailingEdge_mm, other.trailingEdge_mm, 0, 1500),
-        inset_mm: mix(box.inset_mm, other.inset_mm, 0, 300),
-        toe_rad: mix(box.toe_rad, other.toe_rad, -0.2, 0.3),
-        cant_rad: mix(box.cant_rad, other.cant_rad, -0.2, 0.5),
+        trailingEdge_mm: mix(box.trailingEdge_mm, other.trailingEdge_mm, TRAILING_EDGE_mm),
+        inset_mm: mix(box.inset_mm, other.inset_mm, FIN_INSET_mm),
+        toe_rad: mix(box.toe_rad, other.toe_rad, TOE_rad),
+        cant_rad: mix(box.cant_rad, other.cant_rad, CANT_rad),
         template: {
           ...(share < 0.5 ? box : other).template,
-          base_mm: mix(box.template.base_mm, other.template.base_mm, 20, 400),
-          depth_mm: mix(box.template.depth_mm, other.template.depth_mm, 20, 400),
+          base_mm: mix(box.template.base_mm, other.template.base_mm, FIN_SIZE_mm),
+          depth_mm: mix(box.template.depth_mm, other.template.depth_mm, FIN_SIZE_mm),
         },
       };
     }),

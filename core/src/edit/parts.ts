@@ -1,5 +1,6 @@
 import type { Board, BottomLayer, FinBox, LayerKind, RailStation, Wing } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
+import { MOST_LAYERS, MOST_WINGS } from '../document/limits.ts';
 import { LAYERS } from '../document/kinds.ts';
 import { anchorsOf, distanceFrom, stationOfMark } from '../document/station.ts';
 import { blendAt, blendThrough } from '../curve/blend.ts';
@@ -16,7 +17,6 @@ function changedAt<T>(list: readonly T[], index: number, change: Partial<T>): T[
 const without = <T>(list: readonly T[], index: number): T[] => list.filter((_, i) => i !== index);
 
 /** Most wings a side. */
-export const MOST_WINGS = 3;
 
 export function withWing(board: Board, index: number, change: Partial<Wing>): Board {
   return { ...board, outline: { ...board.outline, wings: changedAt(board.outline.wings, index, change) } };
@@ -88,7 +88,6 @@ export function withLayerSwitched(board: Board, index: number, on: boolean): Boa
 }
 
 /** Most contours on one bottom. */
-export const MOST_LAYERS = 8;
 
 /** A contour of a kind where it usually runs, at a usual depth, fading in and out. Unchanged when there are eight. */
 export function withNewLayer(board: Board, kind: LayerKind): Board {

@@ -1,17 +1,14 @@
 import * as z from 'zod';
+import { LENGTH_mm } from '../document/limits.ts';
 import type { Board, Mark } from '../document/schema.ts';
 import { boardFrom, type Issue } from '../shape/issues.ts';
 import { INCH_mm } from '../units/length.ts';
 import { stretched, thickened, widened } from './size.ts';
 
-/** As the board document has them. */
-const LEAST_LENGTH_mm = 900;
-const MOST_LENGTH_mm = 4000;
-
 /** How a model grows through its sizes: lengths from one to another by a step, and what each step adds across and up. */
 export const sizeRunSchema = z.strictObject({
-  from_mm: z.number().min(LEAST_LENGTH_mm).max(MOST_LENGTH_mm),
-  to_mm: z.number().min(LEAST_LENGTH_mm).max(MOST_LENGTH_mm),
+  from_mm: z.number().min(LENGTH_mm.low).max(LENGTH_mm.high),
+  to_mm: z.number().min(LENGTH_mm.low).max(LENGTH_mm.high),
   step_mm: z.number().min(10).max(610),
   widthAStep_mm: z.number().min(-50).max(50),
   thicknessAStep_mm: z.number().min(-20).max(20),
@@ -25,8 +22,8 @@ export const MOST_SIZES = 16;
 export function usualRun(board: Board): SizeRun {
   const step_mm = 2 * INCH_mm;
   return {
-    from_mm: Math.max(LEAST_LENGTH_mm, board.length_mm - 2 * step_mm),
-    to_mm: Math.min(MOST_LENGTH_mm, board.length_mm + 4 * step_mm),
+    from_mm: Math.max(LENGTH_mm.low, board.length_mm - 2 * step_mm),
+    to_mm: Math.min(LENGTH_mm.high, board.length_mm + 4 * step_mm),
     step_mm,
     widthAStep_mm: INCH_mm / 8,
     thicknessAStep_mm: INCH_mm / 16,

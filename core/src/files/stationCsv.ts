@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
+import { MOST_MARKS } from '../document/limits.ts';
 import type { Board } from '../document/schema.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { shapeOf } from '../shape/shape.ts';
@@ -47,7 +48,6 @@ export type StationsRead = { ok: true; board: Board; rows: number } | { ok: fals
 
 /** Marks nearer than this to a tip or to one another are not set: closer, a reading is a lever. A sixteenth of a board. */
 const LEAST_GAP_mm = 100;
-const MOST_MARKS = 16;
 
 /**
  * Takes the widths, thicknesses and lifts of a station table as the marks of a board; what the table has no column for, and

@@ -1,3 +1,4 @@
+import { isWithin, LENGTH_mm } from '../document/limits.ts';
 import type { Board } from '../document/schema.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { sectionArea } from './volume.ts';
@@ -81,7 +82,7 @@ export function straightLengthFor(board: Board, curve_mm: number): number | unde
     const miss = curve_mm - curveLength_mm(shapeOf({ ...board, length_mm }));
     if (Math.abs(miss) < 1e-7) return length_mm;
     length_mm += miss;
-    if (!(length_mm >= 900 && length_mm <= 4000)) return undefined;
+    if (!isWithin(LENGTH_mm, length_mm)) return undefined;
   }
   return undefined;
 }

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { LENGTH_mm } from '../document/limits.ts';
 
 /** What a rider does on a wave, rather than a word for how good they are. */
 export const ABILITIES = ['novice', 'intermediate', 'advanced', 'expert'] as const;
@@ -34,7 +35,7 @@ export const USUAL_WAVES: Waves = {
 /** A board the rider has, in their own words. */
 const riddenBoard = z.strictObject({
   name: z.string().trim().min(1).max(80),
-  length_mm: z.number().min(900).max(4000).optional(),
+  length_mm: z.number().min(LENGTH_mm.low).max(LENGTH_mm.high).optional(),
   litres_L: z.number().min(10).max(200).optional(),
   good: z.string().max(500),
   bad: z.string().max(500),

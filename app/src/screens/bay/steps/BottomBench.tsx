@@ -1,11 +1,17 @@
 import { Button, InputNumber, Select, Switch } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
-import { type BottomLayer, LAYER_KINDS, LAYER_WORDS, stationOfMark } from '@june-tide/core/document';
+import {
+  type BottomLayer,
+  LAYER_KINDS,
+  LAYER_WORDS,
+  MOST_LAYERS,
+  MOST_STATIONS,
+  stationOfMark,
+} from '@june-tide/core/document';
 import {
   BOTTOM_PRESETS,
   bottomPresetOf,
-  MOST_LAYERS,
   withBottomPreset,
   withDepthMark,
   withLayer,
@@ -216,7 +222,7 @@ function DepthMarks({ index, layer }: { index: number; layer: BottomLayer }) {
       ))}
       <Button
         size="small"
-        disabled={marks.length >= 12 || marks.some(({ x }) => Math.abs(x - hook_mm) < 20)}
+        disabled={marks.length >= MOST_STATIONS || marks.some(({ x }) => Math.abs(x - hook_mm) < 20)}
         onClick={() => editBoard(record.id, `depth mark of ${name}`, (b) => withNewDepthMark(b, index, hook_mm))}
       >
         Depth at the hook

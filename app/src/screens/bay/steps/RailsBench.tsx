@@ -1,7 +1,7 @@
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
-import { type Board, type RailStation, stationOfMark } from '@june-tide/core/document';
+import { type Board, MOST_STATIONS, type RailStation, stationOfMark } from '@june-tide/core/document';
 import { withNewRail, withoutRail, withRail, withRailEverywhere } from '@june-tide/core/edit';
 import { RAIL_PRESETS, type RailPresetName, railStation } from '@june-tide/core/models';
 import { railRatio } from '@june-tide/core/rails';
@@ -167,7 +167,7 @@ export function RailsBench() {
       <div className="row-of-tools">
         <Button
           size="small"
-          disabled={rails.stations.length >= 12 || rails.stations.some((s) => Math.abs(x(s) - hook_mm) < 20)}
+          disabled={rails.stations.length >= MOST_STATIONS || rails.stations.some((s) => Math.abs(x(s) - hook_mm) < 20)}
           onClick={() => {
             editBoard(record.id, 'new rail station', (b) => withNewRail(b, hook_mm));
             hold(rails.stations.length);
