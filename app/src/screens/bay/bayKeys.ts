@@ -1,0 +1,45 @@
+import { TWELVE_mm } from '@june-tide/core/measure';
+import { INCH_mm } from '@june-tide/core/units';
+import { redo, undo } from '../../store/shed.ts';
+import { goToRoom, moveHookOn, showKeys, useSession } from './session.ts';
+import { STEPS } from './useBay.ts';
+
+interface OnStand {
+  id: string;
+  length_mm: number;
+  wide_mm: number;
+  go: (address: string) => void;
+}
+
+/** Keys that work anywhere in the bay, but for the plain ones where somebody types. Keys.tsx lists them for people. */
+export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, go }: OnStand): void {
+  const target = event.target instanceof Element ? event.target : undefined;
+  const typing = target?.closest('input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]');
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+  if (event.ctrlKey || event.metaKey) {
+    if (key === 'z' && target?.closest('textarea')) return;
+    if (key !== 'z' && key !== 'y') return;
+    event.preventDefault();
+    if (key === 'y' || event.shiftKey) redo(id);
+    else undo(id);
+    return;
+  }
+  if (typing || event.altKey) return;
+  const digit = event.key.length === 1 ? '1234567890'.indexOf(event.key) : -1;
+  if (key === '?') showKeys(true);
+  else if (key === 'r') goToRoom(!useSession.getState().inRoom);
+  else if (digit >= 0) go(`/bay/${id}/${STEPS[digit]}`);
+  else {
+    const by = event.shiftKey ? INCH_mm / 4 : INCH_mm;
+    const moves: Readonly<Record<string, (x: number) => number>> = {
+      ArrowLeft: (x) => x - by,
+      ArrowRight: (x) => x + by,
+      n: () => length_mm - TWELVE_mm,
+      t: () => TWELVE_mm,
+      w: () => wide_mm,
+    };
+    if (!Object.hasOwn(moves, key)) return;
+    event.preventDefault();
+    moveHookOn(length_mm, moves[key]);
+  }
+}

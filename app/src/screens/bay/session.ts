@@ -1,0 +1,55 @@
+import { create } from 'zustand';
+import type { Board } from '@june-tide/core/document';
+import { INCH_mm } from '@june-tide/core/units';
+import type { OverChoice } from './over.ts';
+
+/** What a hand has open in the bay and no disk keeps: of one board, begun anew with each. */
+export interface BaySession {
+  /** The record on the stand; empty before there is one. */
+  id: string;
+  /** The station cursor, mm from the tail. */
+  hook_mm: number;
+  /** The mark in hand, of the step's curve. */
+  held: string | undefined;
+  /** What is laid over. */
+  over: OverChoice | undefined;
+  /** The board as it was when it was put on the stand. */
+  opened: Board | undefined;
+  /** The list of keys is open. */
+  keys: boolean;
+  /** The board is seen in the round. */
+  inRoom: boolean;
+}
+
+const fresh = (id: string, opened: Board | undefined): BaySession => ({
+  id,
+  hook_mm: 20 * INCH_mm,
+  held: undefined,
+  over: undefined,
+  opened,
+  keys: false,
+  inRoom: false,
+});
+
+export const useSession = create<BaySession>(() => fresh('', undefined));
+
+/** Puts a board on the stand; one that stands there already keeps what is open. */
+export function openSession(id: string, board: Board): void {
+  if (useSession.getState().id !== id) useSession.setState(fresh(id, board));
+}
+
+/** Nothing is on the stand: the next board, the same one too, begins anew. */
+export const closeSession = (): void => useSession.setState(fresh('', undefined));
+
+/** Moves the hook to a station, kept on the board. */
+export function moveHookOn(length_mm: number, x_mm: number | ((now_mm: number) => number)): void {
+  useSession.setState(({ hook_mm }) => {
+    const to = typeof x_mm === 'function' ? x_mm(hook_mm) : x_mm;
+    return { hook_mm: Math.min(length_mm, Math.max(0, to)) };
+  });
+}
+
+export const hold = (held: string | undefined): void => useSession.setState({ held });
+export const layOver = (over: OverChoice | undefined): void => useSession.setState({ over });
+export const showKeys = (keys: boolean): void => useSession.setState({ keys });
+export const goToRoom = (inRoom: boolean): void => useSession.setState({ inRoom });

@@ -1,0 +1,64 @@
+import { useCallback, useMemo } from 'react';
+import type { BoardRecord } from '@june-tide/core/record';
+import { caseFor, measuresFor, type OrderOf, shapeFor, sizesFor } from '../../store/derived.ts';
+import { entryOf, useShed } from '../../store/shed.ts';
+import { AS_OPENED, laidOver, type Over } from './over.ts';
+import { hold, layOver, moveHookOn, useSession } from './session.ts';
+import type { BayContext, StepKey } from './useBay.ts';
+
+/** What an order hangs on, where there is no board. */
+const NOBODYS: Pick<OrderOf, 'riderId' | 'brief' | 'createdAt'> = { riderId: null, createdAt: '' };
+
+/** The board laid over: another of the rack, this one as it was opened, or an earlier state of it. */
+function useOver(record: BoardRecord | undefined): Over | undefined {
+  const choice = useSession((session) => session.over);
+  const opened = useSession((session) => session.opened);
+  const other = useShed((shed) => entryOf(shed.records, choice?.id));
+  return useMemo(() => {
+    if (!record || !choice) return undefined;
+    if (choice.earlier) return laidOver(record, choice.earlier.board, choice.earlier.name, choice);
+    if (choice.id === AS_OPENED) return opened && laidOver(record, opened, 'as opened', choice);
+    return other && laidOver(record, other.board, `${other.board.name} ${other.number}`, choice);
+  }, [record, choice, opened, other]);
+}
+
+/** Everything the parts of the bay read of the board on the stand; undefined without one, or at no step. */
+export function useBayValue(record: BoardRecord | undefined, step: StepKey | undefined): BayContext | undefined {
+  const riders = useShed((shed) => shed.riders);
+  const settings = useShed((shed) => shed.settings);
+  const hook = useSession((session) => session.hook_mm);
+  const held = useSession((session) => session.held);
+  const over = useOver(record);
+  const length_mm = record?.board.length_mm ?? 0;
+  const moveHook = useCallback((x_mm: number) => moveHookOn(length_mm, x_mm), [length_mm]);
+  // What is aimed for hangs on rider and order, not on the lines: a drag leaves it alone.
+  const { riderId, brief, createdAt } = record ?? NOBODYS;
+  const id = record?.id;
+  const family = record?.board.family;
+  const sizes = useMemo(() => {
+    if (id === undefined || family === undefined) return [];
+    const shop = { records: useShed.getState().records, riders, settings };
+    return sizesFor({ id, riderId, brief, createdAt, board: { family } }, shop);
+  }, [id, riderId, brief, createdAt, family, riders, settings]);
+  return useMemo((): BayContext | undefined => {
+    if (!record || !step) return undefined;
+    // Other boards change no verdict while this one is dragged: they are read as they are now.
+    const shop = { records: useShed.getState().records, riders, settings };
+    return {
+      record,
+      shape: shapeFor(record.board, record.id),
+      measures: measuresFor(record.board, record.id),
+      rider: entryOf(riders, record.riderId),
+      sizes,
+      target: sizes[0],
+      judgedAs: caseFor(record, shop, sizes[0], over),
+      step,
+      hook_mm: Math.min(record.board.length_mm, Math.max(0, hook)),
+      moveHook,
+      held,
+      hold,
+      over,
+      layOver,
+    };
+  }, [record, riders, settings, sizes, step, hook, moveHook, held, over]);
+}
