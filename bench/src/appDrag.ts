@@ -16,11 +16,11 @@ async function openBay(page: Page): Promise<void> {
   await marksInSight(page);
 }
 
-/** The board last made for the first rider of the demo, so the board on the table has a rider and a board before it. */
+/** A board for a rider of the demo who has ridden others of the shop. */
 async function openRidersBay(page: Page): Promise<void> {
-  await page.goto(`http://localhost:${PORT}/riders`);
+  await page.goto(`http://localhost:${PORT}/riders/maren`);
   await page.getByRole('button', { name: /^A board for/ }).click();
-  await page.getByRole('radio', { name: /^Slack Water/ }).click();
+  await page.getByRole('radio', { name: 'Slack Water shortboard' }).click();
   await page.getByRole('button', { name: /^Start Slack Water/ }).click();
   await marksInSight(page);
 }
