@@ -35,7 +35,9 @@ export function integrateAlong(
     const half = span / count / 2;
     for (let p = 0; p < count; p++) {
       const middle = ends[e] + (2 * p + 1) * half;
-      for (const [node, weight] of GAUSS3) {
+      for (let q = 0; q < GAUSS3.length; q++) {
+        const node = GAUSS3[q][0];
+        const weight = GAUSS3[q][1];
         const angle = Math.PI * (middle + half * node);
         const rate = (length_mm * Math.PI * Math.sin(angle)) / 2;
         total += weight * half * rate * f((length_mm * (1 - Math.cos(angle))) / 2);

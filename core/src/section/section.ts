@@ -234,7 +234,9 @@ function deckIntegral(section: Section, from: number, to: number): number {
   for (let p = 0; p < panels; p++) {
     const a = from + ((to - from) * p) / panels;
     const c = (to - from) / panels / 2;
-    for (const [node, weight] of GAUSS6) {
+    for (let q = 0; q < GAUSS6.length; q++) {
+      const node = GAUSS6[q][0];
+      const weight = GAUSS6[q][1];
       const s = a + c * (node + 1);
       sum += weight * c * deckHeight(section, s, deckShare(section, s)) * deckShareRate(section, s);
     }
@@ -242,18 +244,24 @@ function deckIntegral(section: Section, from: number, to: number): number {
   return sum * section.half_mm;
 }
 
+/** Panels a layer's integral is split in. A full concave is a parabola, as plain as a roll. */
+function panelsOf({ kind, width }: BottomLayer): number {
+  return kind === 'single' && width >= 1 ? 1 : LAYERS[kind].panels;
+}
+
 /** ∫ z dy along the bottom between two shares, no lens; exact for polynomials to degree 11 and split for the rest. */
 function bottomIntegral(section: Section, from: number, to: number): number {
   const { layers, raised_mm } = section.input.bottom;
   if (layers.length === 0 && raised_mm === 0) return 0;
-  // A full concave is a parabola, as plain as a roll.
-  const panelsOf = ({ kind, width }: BottomLayer) => (kind === 'single' && width >= 1 ? 1 : LAYERS[kind].panels);
-  const panels = Math.max(raised_mm === 0 ? 1 : 6, ...layers.map(panelsOf));
+  let panels = raised_mm === 0 ? 1 : 6;
+  for (const layer of layers) panels = Math.max(panels, panelsOf(layer));
   let sum = 0;
   for (let p = 0; p < panels; p++) {
     const a = from + ((to - from) * p) / panels;
     const c = (to - from) / panels / 2;
-    for (const [node, weight] of GAUSS6) {
+    for (let q = 0; q < GAUSS6.length; q++) {
+      const node = GAUSS6[q][0];
+      const weight = GAUSS6[q][1];
       sum += weight * c * bottomHeight(section.input.bottom, a + c * (node + 1));
     }
   }
