@@ -55,6 +55,14 @@ const rich = (name: string): Board => {
 };
 
 describe('a mix of two boards that differ in every number', () => {
+  it('has the fins of the nearer board where the set-ups differ', () => {
+    const thruster = modelNamed('Slack Water')!;
+    const twin = modelNamed('Kettle')!;
+    expect(thruster.fins.setup).not.toBe(twin.fins.setup);
+    expect(blended(thruster, twin, 0.3).board.fins).toEqual(thruster.fins);
+    expect(blended(thruster, twin, 0.7).board.fins).toEqual(twin.fins);
+  });
+
   it.each(['Slack Water', 'Penny Step', 'Kettle', 'Lamplight'])(
     '%s: each number lies where the share has it',
     (name) => {

@@ -164,6 +164,8 @@ describe('rail bands', () => {
   it('are refused where there are none or too many', () => {
     expect(() => railBands(slack, { deck: 0, under: 1 })).toThrow(/1 to 4 bands/);
     expect(() => railBands(slack, { deck: 5, under: 1 })).toThrow(RangeError);
+    expect(() => railBands(slack, { deck: 3, under: 3 })).toThrow(RangeError);
+    expect(() => railBands(slack, { deck: 3, under: -1 })).toThrow(RangeError);
     expect(() => railBands(slack, { deck: 2.5, under: 1 })).toThrow(RangeError);
   });
 });

@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from '@jest/globals';
+import { finBoxes } from '../fins/placement.ts';
 import { LEVERS } from '../judge/levers.ts';
 import { TRAITS } from '../judge/traits.ts';
-import { models } from '../models/models.ts';
+import { modelNamed, models } from '../models/models.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { allMeasures } from './allMeasures.ts';
 import { MEASURE_GROUPS, MEASURE_KEYS, type MeasureKey, measureOf, titleOf } from './catalogue.ts';
+import { Facts } from './facts.ts';
 import { measure } from './measure.ts';
 import { measuresDocument } from './measuresDocument.ts';
 import { measureText } from './measureText.ts';
@@ -91,5 +93,27 @@ describe('a measure written', () => {
     expect(measureText(29.06, 'L', style)).toBe('29.1 L');
     expect(measureText(Math.PI / 6, 'rad', style)).toBe('30°');
     expect(measureText(0.5347, '', style)).toBe('0.535');
+  });
+});
+
+describe('the area of the fins against the usual', () => {
+  it('is one for the boxes of its set-up, and goes with base times depth', () => {
+    const board = modelNamed('Slack Water')!;
+    const { boxes } = finBoxes('thruster', board.family, board.length_mm, measure(shapeOf(board)).tailWidth12_mm);
+    const shareOf = (k: number) => {
+      const grown = boxes.map((box) => {
+        const { base_mm, depth_mm } = box.template;
+        return { ...box, template: { ...box.template, base_mm: k * base_mm, depth_mm: k * depth_mm } };
+      });
+      return new Facts(shapeOf({ ...board, fins: { setup: 'thruster', boxes: grown } }), undefined).finAreaShare;
+    };
+    expect(shareOf(1)).toBeCloseTo(1, 9);
+    expect(shareOf(1.1)).toBeCloseTo(1.21, 6);
+    // One fin less: the centre's share of the three goes.
+    const [centre, pair] = [boxes.find(({ role }) => role === 'centre')!, boxes.find(({ role }) => role === 'front')!];
+    const { base_mm, depth_mm } = pair.template;
+    expect(centre.template).toMatchObject({ base_mm, depth_mm });
+    const two = { ...board, fins: { setup: 'thruster' as const, boxes: boxes.filter(({ role }) => role === 'front') } };
+    expect(new Facts(shapeOf(two), undefined).finAreaShare).toBeCloseTo(2 / 3, 6);
   });
 });
