@@ -71,6 +71,15 @@ describe('the corners of a section', () => {
     expect(below.half_mm).toBe(section.half_mm);
   });
 
+  it('turn one way only, over a step in the rail too, which is a pocket under the faces', () => {
+    const step = { kind: 'step' as const, length_mm: 500, inset_mm: 50, drop_mm: 8, fade_mm: 200 };
+    const stepped = shapeOf({ ...model, deck: { ...model.deck, features: [step] } });
+    const corner = railCorner(sectionAt(stepped, 250)!, 'deck');
+    for (let i = 1; i < corner.turns.length; i++) expect(corner.turns[i]).toBeGreaterThan(corner.turns[i - 1]);
+    expect(corner.pocket_mm2).toBeGreaterThan(20);
+    expect(railCorner(section, 'deck').pocket_mm2).toBeLessThan(0.1);
+  });
+
   it('have outside them what the square holds less what the rail holds, by trapezoids', () => {
     for (const [side, plane] of [
       ['deck', 0],
