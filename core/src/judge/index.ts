@@ -2,6 +2,7 @@ export { changesFor, COMPLAINTS, complaintsFor, pushedFar } from './complaints.t
 export { judged, type Note, verdict, writerOf } from './judge.ts';
 export { judgementDocument } from './judgementDocument.ts';
 export { lever, type LeverId, LEVERS } from './levers.ts';
-export type { Case, Writer } from './rule.ts';
+export type { Case } from './case.ts';
+export type { Writer } from './rule.ts';
 export { SENSIBLE_RUN } from './rules/size.ts';
 export { compareTraits, type TraitComparison } from './traits.ts';

@@ -1,6 +1,7 @@
 import type { Answer } from '../rider/answer.ts';
 import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
-import { type Case, type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
+import type { Case } from './case.ts';
+import { type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';
 import { FIN_RULES } from './rules/fins.ts';
 import { FOIL_RULES } from './rules/foil.ts';
@@ -70,25 +71,27 @@ export function writerOf(style: LengthStyle, mass: 'kg' | 'lb' = 'kg'): Writer {
 /** In these units an answer’s numbers are compared, whatever the shop writes in. */
 const FIXED = writerOf({ kind: 'mm' });
 
-/** Which rules speak of a case, without words: their ids. Units play no part in it. */
-export function verdict(c: Case, rules: readonly Rule[] = RULES): Rule[] {
-  const speaking = rules.filter((rule) => {
-    if (rule.school && c.schools[rule.school.question] !== rule.school.answer) return false;
-    const amount = rule.beyond(c);
-    return amount !== undefined && amount > 1e-9;
+/** What rules find in a case, where nothing stronger says the same. */
+function heard(c: Case, rules: readonly Rule[]) {
+  const speaking = rules.flatMap((rule) => {
+    const finding = rule.finds(c);
+    return finding ? [{ rule, finding }] : [];
   });
-  const silenced = new Set(speaking.flatMap((rule) => SILENCES[rule.id] ?? []));
-  return speaking.filter((rule) => !silenced.has(rule.id));
+  const silenced = new Set(speaking.flatMap(({ rule }) => SILENCES[rule.id] ?? []));
+  return speaking.filter(({ rule }) => !silenced.has(rule.id));
 }
+
+/** Which rules speak of a case, without words. Units play no part in it. */
+export const verdict = (c: Case, rules: readonly Rule[] = RULES): Rule[] => heard(c, rules).map(({ rule }) => rule);
 
 /**
  * What a good shaper would say of a board and its rider: conflicts first, then what to look at, then notes, each in the
  * order of the work. Answers that still stand are attached; one whose numbers have changed is not.
  */
 export function judged(c: Case, writer: Writer, answers: Readonly<Record<string, Answer>> = {}): Note[] {
-  return verdict(c)
-    .map((rule): Note => {
-      const numbers = rule.says(c, FIXED);
+  return heard(c, RULES)
+    .map(({ rule, finding }): Note => {
+      const numbers = finding.says(FIXED);
       const answer = answers[rule.id];
       const other = rule.school && otherSide(rule.school.question, rule.school.answer);
       return {
@@ -96,7 +99,7 @@ export function judged(c: Case, writer: Writer, answers: Readonly<Record<string,
         level: rule.level,
         group: rule.group,
         title: rule.title,
-        words: `${rule.says(c, writer)}. ${rule.cause}`,
+        words: `${finding.says(writer)}. ${rule.cause}`,
         numbers,
         ...(other ? { otherSchool: other } : {}),
         ...(answer && answer.numbers === numbers ? { answer } : {}),

@@ -1,6 +1,7 @@
 import { measureOf } from '../measure/catalogue.ts';
 import { RULES } from './judge.ts';
 import { lever } from './levers.ts';
+import { RIDERS, type Sea, SEAS, type Who } from './line.ts';
 import { type Group, GROUP_WORDS } from './rule.ts';
 import { SCHOOLS } from '../rider/schools.ts';
 import { TRAITS } from './traits.ts';
@@ -24,6 +25,12 @@ export function judgementDocument(): string {
     '',
     'To add a rule: copy one object in the file of its lever, give it a name of its own, and add the board that draws it to',
     '`rules.test.ts`, which asks for one.',
+    '',
+    '## Words of the rules',
+    '',
+    ...Object.values(SEAS).map(({ words, any }) => `- **${words}**: ${any.map(seaWords).join('; or ')}`),
+    ...Object.values(RIDERS).map(({ words, asks }) => `- **${words}**: ${whoWords(asks)}`),
+    '- **its usual range**: that of our own models of the family and a little more, reaching to the board it is judged against',
     ...groups.flatMap((group) => [...groupLines(group)]),
     '',
     '## Character',
@@ -37,6 +44,25 @@ export function judgementDocument(): string {
     ),
   ].join('\n')}\n`;
 }
+
+/** A key of the document as a word: wellOverhead is “well overhead”. */
+const plain = (key: string) => key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+const listed = (keys: readonly string[]) => keys.map(plain).join(' or ');
+
+function seaWords(all: Sea): string {
+  const asked = Object.entries(all).map(([key, values]) => `${key} ${listed(values)}`);
+  return asked.length > 0 ? asked.join(' and ') : 'any that somebody named';
+}
+
+const whoWords = ({ ability, stance, from_kg, to_kg }: Who): string =>
+  [
+    ability && listed(ability),
+    stance && `stance ${plain(stance)}`,
+    from_kg && `from ${from_kg} kg`,
+    to_kg && `up to ${to_kg} kg`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 const signed = (weight: number) => `${weight < 0 ? '−' : '+'}${Math.abs(weight)}`;
 
@@ -54,7 +80,7 @@ function groupLines(group: Group): string[] {
       const school = rule.school
         ? ` School: ${SCHOOLS[rule.school.question].question.toLowerCase()}, ${String(Object.entries(SCHOOLS[rule.school.question].answers).find(([key]) => key === rule.school?.answer)?.[1]).toLowerCase()}.`
         : '';
-      return `- **${rule.title}** (\`${rule.id}\`, ${rule.level}). Looks at ${rule.looksAt}. Speaks when: ${rule.when}. ${rule.cause}${first}${school} Line: ${SOURCE_WORDS[rule.source]}.`;
+      return `- **${rule.title}** (\`${rule.id}\`, ${rule.level}). Speaks of: ${rule.when}. ${rule.cause}${first}${school} Line: ${SOURCE_WORDS[rule.source]}.`;
     }),
   ];
 }

@@ -1,21 +1,9 @@
-import type { LitresTarget } from '../rider/litres.ts';
-import type { Rider, Waves } from '../rider/rider.ts';
-import { measureOf, type MeasureKey } from '../measure/catalogue.ts';
+import type { Measures } from '../measure/measure.ts';
 import type { Facts } from '../measure/facts.ts';
-import { type Range, usualRange } from './usual.ts';
+import type { Case } from './case.ts';
 import type { LeverId } from './levers.ts';
+import { type Given, type Known, type Line, lineWords, reached, type Reading, type Side } from './line.ts';
 import type { SchoolQuestion, Schools } from '../rider/schools.ts';
-
-/** Everything a judgement is made from. What is not known is left out, and rules that need it stay silent. */
-export interface Case {
-  facts: Facts;
-  rider?: Rider | undefined;
-  waves?: Waves | undefined;
-  /** The board it is judged against: laid over, or the one the brief names. */
-  last?: { facts: Facts; name: string } | undefined;
-  target?: LitresTarget | undefined;
-  schools: Schools;
-}
 
 /** `note` is information, `look` asks for a decision, `conflict` says that two things asked for do not go together. */
 export type Level = 'note' | 'look' | 'conflict';
@@ -44,16 +32,12 @@ export interface Writer {
   kg: (value: number) => string;
 }
 
-/** One thing a good shaper would say of a board and the rider it is for. Data, and two small pure functions. */
-export interface Rule {
+/** What every rule has, whatever it looks at. */
+interface RuleHead {
   id: string;
   group: Group;
   title: string;
   level: Level;
-  /** The measures it looks at, for docs/judgement.md. */
-  looksAt: string;
-  /** The condition in words, for docs/judgement.md. */
-  when: string;
   /** Why it matters: the rest of the sentence after the numbers. */
   cause: string;
   /** What to move, and which way cures. Left out where there is nothing to move. */
@@ -62,26 +46,53 @@ export interface Rule {
   school?: { [Q in SchoolQuestion]: { question: Q; answer: Schools[Q] } }[SchoolQuestion];
   /** Where the threshold comes from: the trade (CP), our own derivation from our models, or a published source. */
   source: 'CP' | 'derived' | 'published';
-  /** By how much the board is over the threshold, in units of the rule's own; undefined or not over 0: it is silent. */
-  beyond: (c: Case) => number | undefined;
-  says: (c: Case, w: Writer) => string;
 }
 
-/**
- * The usual range of a number for this board's family; it reaches to the board it is judged against when that is of the same
- * family: what the rider rides already is not out of the way.
- */
-export function usual(c: Case, key: MeasureKey): Range {
-  const range = usualRange(c.facts.board.family, key);
-  const { last } = c;
-  if (!last || last.facts.board.family !== c.facts.board.family) return range;
-  const value = measureOf(key).read(last.facts);
-  return { low: Math.min(range.low, value), high: Math.max(range.high, value) };
+/** What a rule found: the case, the number it read and the line that lies past, and what it had to know. */
+export type Found<F> = { c: Case; facts: Facts; m: Measures; value: number; line: number } & F;
+
+/** One thing a good shaper would say of a board and the rider it is for: data, and the words for what it found. */
+interface RuleOf<F> extends RuleHead {
+  /** What must be known, and is then known to `says`. */
+  knows?: Known<F>;
+  /** All of these must hold. */
+  given?: readonly Given[];
+  /** The number it looks at, and the line it must lie past; a rule about a state has none. */
+  reads?: readonly [reading: Reading<F>, side: Side, line: Line<F>];
+  says: (found: Found<F>, w: Writer) => string;
 }
 
-/** How far a number is over, or under, its usual range. */
-export const over = (c: Case, key: MeasureKey): number => measureOf(key).read(c.facts) - usual(c, key).high;
-export const under = (c: Case, key: MeasureKey): number => usual(c, key).low - measureOf(key).read(c.facts);
+/** A rule as the rest of the program has it: when it speaks in words written from its data, and what it finds of a case. */
+export interface Rule extends RuleHead {
+  when: string;
+  finds: (c: Case) => Finding | undefined;
+}
+interface Finding {
+  says: (w: Writer) => string;
+}
+
+/** A rule from its data. */
+export function rule<F = unknown>({ knows, given = [], reads, says, ...head }: RuleOf<F>): Rule {
+  const words = [
+    ...(knows ? [knows.words] : []),
+    ...given.map((entry) => entry.words),
+    ...(reads ? [lineWords(...reads)] : []),
+  ];
+  return {
+    ...head,
+    when: words.join('; '),
+    finds: (c) => {
+      if (head.school && c.schools[head.school.question] !== head.school.answer) return undefined;
+      // Without `knows` nothing had to be known, and F is unknown.
+      const known = knows ? knows.of(c) : ({} as F);
+      if (known === undefined || !given.every((entry) => entry.holds(c))) return undefined;
+      const read = reads ? reached(c, known, ...reads) : { value: 1, line: 0 };
+      if (!read) return undefined;
+      const found: Found<F> = { c, facts: c.facts, m: c.facts.m, ...read, ...known };
+      return { says: (w) => says(found, w) };
+    },
+  };
+}
 
 /** By how much it differs from the board it is judged against, as the end of a sentence; empty without one. */
 export function against(c: Case, read: (facts: Facts) => number, write: (value: number) => string): string {
@@ -92,21 +103,8 @@ export function against(c: Case, read: (facts: Facts) => number, write: (value: 
   return `, ${text} ${difference > 0 ? 'more' : 'less'} than ${c.last.name}`;
 }
 
-export const weak = (c: Case): boolean =>
-  c.waves !== undefined && (c.waves.power === 'weak' || c.waves.size === 'kneeToWaist');
-export const big = (c: Case): boolean =>
-  c.waves !== undefined && (c.waves.size === 'overhead' || c.waves.size === 'wellOverhead');
-export const steep = (c: Case): boolean =>
-  c.waves !== undefined && (c.waves.steepness === 'steep' || (c.waves.power === 'powerful' && big(c)));
-export const choppy = (c: Case): boolean => c.waves?.chop === 'choppy';
-export const frontFooted = (c: Case): boolean => c.rider?.stance === 'front';
-export const backFooted = (c: Case): boolean => c.rider?.stance === 'back';
-/** From 95 kg a rider is heavy, to 62 kg light, for what follows. Our own lines. */
-export const HEAVY_kg = 95;
-export const LIGHT_kg = 62;
-export const heavy = (c: Case): boolean => (c.rider?.mass_kg ?? 0) >= HEAVY_kg;
-export const light = (c: Case): boolean => c.rider !== undefined && c.rider.mass_kg <= LIGHT_kg;
-
-/** The number if the condition holds. */
-export const when = (condition: boolean, amount: number | undefined): number | undefined =>
-  condition ? amount : undefined;
+/** A share as a person reads it. */
+export const percent = (share: number): string => `${(100 * share).toFixed(0)} %`;
+/** An angle as a person reads it. */
+export const degrees = (angle_rad: number): string => `${((angle_rad * 180) / Math.PI).toFixed(0)}°`;
+export const radians = (angle_deg: number): number => (angle_deg * Math.PI) / 180;

@@ -5,7 +5,7 @@ import { volume_L } from '../measure/volume.ts';
 import { litresFor } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
 import { Facts } from '../measure/facts.ts';
-import type { Case } from '../judge/rule.ts';
+import type { Case } from '../judge/case.ts';
 import { type Schools, USUAL_SCHOOLS } from '../rider/schools.ts';
 
 const waves = (

@@ -1,282 +1,291 @@
 import { LAYER_WORDS } from '../../document/kinds.ts';
+import type { Facts } from '../../measure/facts.ts';
 import { INCH_mm } from '../../units/length.ts';
-import { backFooted, choppy, frontFooted, heavy, type Rule, steep, weak, when } from '../rule.ts';
 
-const SHORT = ['shortboard', 'fish', 'twin'];
+import { families, type Known, measured, not, RIDERS, SEAS, SHORT, SIDE_FINS } from '../line.ts';
+import { type Found, rule, type Rule, type Writer } from '../rule.ts';
+
+/** Contours that hollow the middle of the board. */
+const CONCAVES = ['single', 'narrow', 'triple'] as const;
+/** A concave that a hand can find. */
+const CONCAVE = measured('concaveDepth_mm', 'over', 0.06 * INCH_mm);
+
+const underFrontFoot = (facts: Facts) => facts.depth(CONCAVES, facts.feet.frontFoot_mm);
+const atTheEnd = (facts: Facts) => facts.depth(CONCAVES, INCH_mm);
+const double = (facts: Facts) => facts.deepest(['double']).depth_mm;
+
+const deepestAt = ({ facts }: Found<unknown>, w: Writer) =>
+  `It is deepest ${w.mm(facts.concave.at_mm)} up, the front foot stands about ${w.mm(facts.feet.frontFoot_mm)} up`;
+const noseDeep = ({ value }: Found<unknown>, w: Writer) => `The nose concave is ${w.mm(value)} deep`;
+const channelsDeep = ({ value }: Found<unknown>, w: Writer) => `Channels are ${w.mm(value)} deep`;
+
+/** The contour that comes in most abruptly. */
+const STEEPEST: Known<{ words: string }> = {
+  words: 'a contour',
+  of: ({ facts }) => {
+    const { kind } = facts.steepestBlend;
+    return kind && { words: LAYER_WORDS[kind].replace(/^./, (x) => x.toUpperCase()) };
+  },
+};
 
 /** Bottom: which contour where, how deep, and how it blends. */
 export const BOTTOM_RULES: readonly Rule[] = [
-  {
+  rule({
     id: 'deep-concave',
     group: 'bottom',
     title: 'Very deep concave',
     level: 'look',
-    looksAt: 'deepest single concave',
-    when: 'over 3/8 in',
     cause: 'Usual is an eighth to three eighths; deeper sticks to its track and chatters.',
     lever: { id: 'concave', way: -1 },
     source: 'CP',
-    beyond: (c) => c.facts.concaveDepth_mm - 0.375 * INCH_mm,
-    says: (c, w) => `The concave is ${w.mm(c.facts.concaveDepth_mm)} deep`,
-  },
-  {
+    reads: ['concaveDepth_mm', 'over', 0.375 * INCH_mm],
+    says: ({ value }, w) => `The concave is ${w.mm(value)} deep`,
+  }),
+  rule({
     id: 'concave-off-front-foot',
     group: 'bottom',
     title: 'Deepest concave behind the front foot',
     level: 'note',
-    looksAt: 'where the concave is deepest, where the front foot stands',
-    when: 'front-footed, more than 10 in behind the front foot',
     cause: 'Concave lifts strongest where the weight stands.',
     lever: { id: 'concaveForward', way: 1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        frontFooted(c) && c.facts.concaveDepth_mm > 0.06 * INCH_mm,
-        c.facts.feet.frontFoot_mm - c.facts.concave.at_mm - 10 * INCH_mm,
-      ),
-    says: (c, w) =>
-      `It is deepest ${w.mm(c.facts.concave.at_mm)} up, the front foot stands about ${w.mm(c.facts.feet.frontFoot_mm)} up`,
-  },
-  {
+    given: [RIDERS.frontFooted, CONCAVE],
+    reads: [
+      {
+        words: 'the front foot ahead of where the concave is deepest',
+        unit: 'mm',
+        read: (facts) => facts.feet.frontFoot_mm - facts.concave.at_mm,
+      },
+      'over',
+      10 * INCH_mm,
+    ],
+    says: deepestAt,
+  }),
+  rule({
     id: 'concave-off-back-foot',
     group: 'bottom',
     title: 'Deepest concave ahead of both feet',
     level: 'note',
-    looksAt: 'where the concave is deepest, where the front foot stands',
-    when: 'back-footed, more than 10 in ahead of the front foot',
     cause: 'Concave lifts strongest where the weight stands; ahead of it the nose is held up and the turn drawn out.',
     lever: { id: 'concaveForward', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        backFooted(c) && c.facts.concaveDepth_mm > 0.06 * INCH_mm,
-        c.facts.concave.at_mm - c.facts.feet.frontFoot_mm - 10 * INCH_mm,
-      ),
-    says: (c, w) =>
-      `It is deepest ${w.mm(c.facts.concave.at_mm)} up, the front foot stands about ${w.mm(c.facts.feet.frontFoot_mm)} up`,
-  },
-  {
+    given: [RIDERS.backFooted, CONCAVE],
+    reads: [
+      {
+        words: 'where the concave is deepest, ahead of the front foot',
+        unit: 'mm',
+        read: (facts) => facts.concave.at_mm - facts.feet.frontFoot_mm,
+      },
+      'over',
+      10 * INCH_mm,
+    ],
+    says: deepestAt,
+  }),
+  rule({
     id: 'heavy-front-foot-flat',
     group: 'bottom',
     title: 'Flat under a heavy front foot',
     level: 'look',
-    looksAt: 'concave under the front foot',
-    when: 'from 95 kg, front-footed, short boards, under 1/8 in',
     cause: 'Deep under the front foot lifts a heavy front-footed rider onto the plane.',
     lever: { id: 'concave', way: 1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        heavy(c) && frontFooted(c) && SHORT.includes(c.facts.board.family),
-        0.125 * INCH_mm - c.facts.depth(['single', 'narrow', 'triple'], c.facts.feet.frontFoot_mm),
-      ),
-    says: (c, w) =>
-      `Under the front foot the concave is ${w.mm(c.facts.depth(['single', 'narrow', 'triple'], c.facts.feet.frontFoot_mm))}`,
-  },
-  {
+    given: [RIDERS.heavy, RIDERS.frontFooted, SHORT],
+    reads: [{ words: 'concave under the front foot', unit: 'mm', read: underFrontFoot }, 'under', 0.125 * INCH_mm],
+    says: ({ value }, w) => `Under the front foot the concave is ${w.mm(value)}`,
+  }),
+  rule({
     id: 'much-vee',
     group: 'bottom',
     title: 'Much vee in the tail',
     level: 'look',
-    looksAt: 'deepest vee in the tail',
-    when: 'over 1/4 in at the rail',
     cause: 'Usual is an eighth to a quarter; too much is tippy.',
     lever: { id: 'tailVee', way: -1 },
     source: 'CP',
-    beyond: (c) => c.facts.tailVee_mm - 0.25 * INCH_mm,
-    says: (c, w) => `Vee is ${w.mm(c.facts.tailVee_mm)} at the rail`,
-  },
-  {
+    reads: ['tailVee_mm', 'over', 0.25 * INCH_mm],
+    says: ({ value }, w) => `Vee is ${w.mm(value)} at the rail`,
+  }),
+  rule({
     id: 'vee-and-roll-narrow',
     group: 'bottom',
     title: 'Vee and roll together on a narrow tail',
     level: 'look',
-    looksAt: 'vee and roll in the tail, tail 12',
-    when: 'together over 3/8 in with tail 12 under 15 in',
     cause: 'Both tip it from rail to rail, and there is little tail to stand on.',
     lever: { id: 'tailVee', way: -1 },
     source: 'derived',
-    beyond: (c) =>
-      when(c.facts.m.tailWidth12_mm < 15 * INCH_mm, c.facts.tailVee_mm + c.facts.tailRoll_mm - 0.375 * INCH_mm),
-    says: (c, w) => `Vee ${w.mm(c.facts.tailVee_mm)} and roll ${w.mm(c.facts.tailRoll_mm)} in the tail`,
-  },
-  {
+    given: [measured('tailWidth12_mm', 'under', 15 * INCH_mm)],
+    reads: [
+      { words: 'vee and roll in the tail together', unit: 'mm', read: (f) => f.tailVee_mm + f.tailRoll_mm },
+      'over',
+      0.375 * INCH_mm,
+    ],
+    says: ({ facts }, w) => `Vee ${w.mm(facts.tailVee_mm)} and roll ${w.mm(facts.tailRoll_mm)} in the tail`,
+  }),
+  rule({
     id: 'sticky-roll',
     group: 'bottom',
     title: 'Much roll',
     level: 'look',
-    looksAt: 'deepest roll',
-    when: 'over 5/16 in',
     cause: 'Roll parts chop and anchors; much of it sits in the water and feels sticky.',
     lever: { id: 'roll', way: -1 },
     source: 'CP',
-    beyond: (c) => c.facts.roll_mm - (5 / 16) * INCH_mm,
-    says: (c, w) => `Roll is ${w.mm(c.facts.roll_mm)} at the rail`,
-  },
-  {
+    reads: ['roll_mm', 'over', (5 / 16) * INCH_mm],
+    says: ({ value }, w) => `Roll is ${w.mm(value)} at the rail`,
+  }),
+  rule({
     id: 'roll-under-several-fins',
     group: 'bottom',
     title: 'Roll under the tail of a board with several fins',
     level: 'look',
-    looksAt: 'roll in the tail',
-    when: 'a short board with side fins, over 1/16 in within the last quarter',
     cause: 'Roll draws the tail into the water; the fins there want release.',
     lever: { id: 'roll', way: -1 },
     source: 'CP',
-    beyond: (c) => when(SHORT.includes(c.facts.board.family) && c.facts.several, c.facts.tailRoll_mm - INCH_mm / 16),
-    says: (c, w) => `There are ${w.mm(c.facts.tailRoll_mm)} of roll under the fins`,
-  },
-  {
+    given: [SHORT, SIDE_FINS],
+    reads: ['tailRoll_mm', 'over', INCH_mm / 16],
+    says: ({ value }, w) => `There are ${w.mm(value)} of roll under the fins`,
+  }),
+  rule({
     id: 'deep-nose-concave',
     group: 'bottom',
     title: 'Deep nose concave',
     level: 'look',
-    looksAt: 'deepest nose concave',
-    when: 'over 1/4 in; the shop likes them slight and blended',
     cause: 'A deep one slides out in a steep section.',
     lever: { id: 'noseConcave', way: -1 },
     school: { question: 'noseRide', answer: 'slight' },
     source: 'CP',
-    beyond: (c) => c.facts.noseConcave_mm - 0.25 * INCH_mm,
-    says: (c, w) => `The nose concave is ${w.mm(c.facts.noseConcave_mm)} deep`,
-  },
-  {
+    reads: ['noseConcave_mm', 'over', 0.25 * INCH_mm],
+    says: noseDeep,
+  }),
+  rule({
     id: 'deep-nose-concave-steep',
     group: 'bottom',
     title: 'Deep nose concave for steep waves',
     level: 'conflict',
-    looksAt: 'deepest nose concave',
-    when: 'steep waves, over 3/16 in',
     cause: 'It slides out in a steep section.',
     lever: { id: 'noseConcave', way: -1 },
     source: 'CP',
-    beyond: (c) => when(steep(c), c.facts.noseConcave_mm - (3 / 16 + 1 / 64) * INCH_mm),
-    says: (c, w) => `The nose concave is ${w.mm(c.facts.noseConcave_mm)} deep`,
-  },
-  {
+    given: [SEAS.steep],
+    reads: ['noseConcave_mm', 'over', (3 / 16 + 1 / 64) * INCH_mm],
+    says: noseDeep,
+  }),
+  rule({
     id: 'shallow-nose-concave',
     group: 'bottom',
     title: 'Shallow nose concave in a shop of deep ones',
     level: 'note',
-    looksAt: 'deepest nose concave',
-    when: 'a nose concave under 3/16 in; the shop makes them deep and only in the nose',
     cause: 'Deep slows and steadies the nose ride.',
     lever: { id: 'noseConcave', way: 1 },
     school: { question: 'noseRide', answer: 'deep' },
     source: 'CP',
-    beyond: (c) => when(c.facts.noseConcave_mm > 0.5, (3 / 16 - 1 / 64) * INCH_mm - c.facts.noseConcave_mm),
-    says: (c, w) => `The nose concave is ${w.mm(c.facts.noseConcave_mm)} deep`,
-  },
-  {
+    given: [measured('noseConcave_mm', 'over', 0.5)],
+    reads: ['noseConcave_mm', 'under', (3 / 16 - 1 / 64) * INCH_mm],
+    says: noseDeep,
+  }),
+  rule({
     id: 'nose-concave-chop',
     group: 'bottom',
     title: 'Concave in the nose for a chopped-up spot',
     level: 'conflict',
-    looksAt: 'hollow within 12 in of the nose',
-    when: 'short boards in choppy water, over 1/16 in; the shop puts belly or vee in the nose',
     cause: 'Belly or vee there cuts the chop and glides in; a hollow slaps on every bump.',
     lever: { id: 'noseHollow', way: -1 },
     school: { question: 'shortNose', answer: 'belly' },
     source: 'CP',
-    beyond: (c) => when(choppy(c) && c.facts.board.family !== 'longboard', c.facts.noseHollow_mm - INCH_mm / 16),
-    says: (c, w) => `Within 12 in of the nose the bottom is hollow by ${w.mm(c.facts.noseHollow_mm)}`,
-  },
-  {
+    given: [SEAS.choppy, not(families('longboard'))],
+    reads: ['noseHollow_mm', 'over', INCH_mm / 16],
+    says: ({ value }, w) => `Within 12 in of the nose the bottom is hollow by ${w.mm(value)}`,
+  }),
+  rule({
     id: 'nose-belly-weak',
     group: 'bottom',
     title: 'Belly in the nose for weak waves',
     level: 'note',
-    looksAt: 'vee or roll in the forward part',
-    when: 'short boards in weak waves, over 1/16 in forward; the shop runs concave to the nose',
     cause: 'Concave to the tip enters early; belly there parts the water.',
     lever: { id: 'foreVee', way: -1 },
     school: { question: 'shortNose', answer: 'concave' },
     source: 'CP',
-    beyond: (c) => when(weak(c) && SHORT.includes(c.facts.board.family), c.facts.foreVee_mm - INCH_mm / 16),
-    says: (c, w) => `There are ${w.mm(c.facts.foreVee_mm)} of vee or roll forward`,
-  },
-  {
+    given: [SEAS.weak, SHORT],
+    reads: ['foreVee_mm', 'over', INCH_mm / 16],
+    says: ({ value }, w) => `There are ${w.mm(value)} of vee or roll forward`,
+  }),
+  rule({
     id: 'flat-in-chop',
     group: 'bottom',
     title: 'Nothing to part the chop',
     level: 'look',
-    looksAt: 'vee or roll in the forward part',
-    when: 'choppy water, short boards and mid-lengths, under 1/32 in',
     cause: 'It chatters: vee or belly forward, mild roll, soft rails and a little weight steady it.',
     lever: { id: 'foreVee', way: 1 },
     source: 'CP',
-    beyond: (c) =>
-      when(choppy(c) && !['longboard', 'gun'].includes(c.facts.board.family), INCH_mm / 32 - c.facts.foreVee_mm),
-    says: (c, w) => `Forward there is ${w.mm(c.facts.foreVee_mm)} of vee or roll`,
-  },
-  {
+    given: [SEAS.choppy, not(families('longboard', 'gun'))],
+    reads: ['foreVee_mm', 'under', INCH_mm / 32],
+    says: ({ value }, w) => `Forward there is ${w.mm(value)} of vee or roll`,
+  }),
+  rule({
     id: 'hollow-at-the-end',
     group: 'bottom',
     title: 'Hollow to the very end of the tail',
     level: 'note',
-    looksAt: 'concave one inch from the tail',
-    when: 'over 1/10 in with several fins',
     cause: 'Flat at the very end releases; a hollow holds on.',
     lever: { id: 'concave', way: -1 },
     source: 'CP',
-    beyond: (c) => when(c.facts.several, c.facts.depth(['single', 'narrow', 'triple'], INCH_mm) - INCH_mm / 10),
-    says: (c, w) =>
-      `An inch from the tail the bottom is still hollow by ${w.mm(c.facts.depth(['single', 'narrow', 'triple'], INCH_mm))}`,
-  },
-  {
+    given: [SIDE_FINS],
+    reads: [{ words: 'concave one inch from the tail', unit: 'mm', read: atTheEnd }, 'over', INCH_mm / 10],
+    says: ({ value }, w) => `An inch from the tail the bottom is still hollow by ${w.mm(value)}`,
+  }),
+  rule({
     id: 'abrupt-blend',
     group: 'bottom',
     title: 'Contour that comes in abruptly',
     level: 'look',
-    looksAt: 'the steepest any contour grows along the board',
-    when: 'over 1/16 in over an inch of length',
     cause: 'Blends matter more than depths: every contour fades in and out over length.',
     lever: { id: 'blendLength', way: 1 },
     source: 'derived',
-    beyond: (c) => c.facts.blendSlope - 1 / 15,
-    says: (c, w) =>
-      `${LAYER_WORDS[c.facts.steepestBlend.kind ?? 'single'].replace(/^./, (x) => x.toUpperCase())} grows ${w.mm(c.facts.blendSlope * INCH_mm)} over an inch of length`,
-  },
-  {
+    knows: STEEPEST,
+    reads: [
+      {
+        words: 'the most any contour grows over an inch of length',
+        unit: 'mm',
+        read: ({ blendSlope }) => blendSlope * INCH_mm,
+      },
+      'over',
+      INCH_mm / 15,
+    ],
+    says: ({ value, words }, w) => `${words} grows ${w.mm(value)} over an inch of length`,
+  }),
+  rule({
     id: 'double-without-vee',
     group: 'bottom',
     title: 'Double concave without vee',
     level: 'note',
-    looksAt: 'double concave, vee and single in the tail',
-    when: 'a double concave over 1/16 in deep on a short board, no vee and no single to lie in',
     cause: 'Inside vee it rolls quickly with lift and flattens the line beside the stringer; alone it is neither.',
     lever: { id: 'tailVee', way: 1 },
     source: 'CP',
-    beyond: (c) => {
-      const double = c.facts.deepest(['double']).depth_mm;
-      return when(double > INCH_mm / 16 && c.facts.concaveDepth_mm < 1, INCH_mm / 32 - c.facts.tailVee_mm);
-    },
-    says: (c, w) => `The double is ${w.mm(c.facts.deepest(['double']).depth_mm)} deep in a flat tail`,
-  },
-  {
+    given: [
+      measured({ words: 'double concave', unit: 'mm', read: double }, 'over', INCH_mm / 16),
+      measured('concaveDepth_mm', 'under', 1),
+    ],
+    reads: ['tailVee_mm', 'under', INCH_mm / 32],
+    says: ({ facts }, w) => `The double is ${w.mm(double(facts))} deep in a flat tail`,
+  }),
+  rule({
     id: 'channels-chop',
     group: 'bottom',
     title: 'Channels in chop',
     level: 'look',
-    looksAt: 'depth of the channels',
-    when: 'choppy water, over 3/32 in',
     cause: 'They hold a line on clean faces and rattle on rough ones.',
     lever: { id: 'channels', way: -1 },
     source: 'derived',
-    beyond: (c) => when(choppy(c), c.facts.channels_mm - (3 / 32) * INCH_mm),
-    says: (c, w) => `Channels are ${w.mm(c.facts.channels_mm)} deep`,
-  },
-  {
+    given: [SEAS.choppy],
+    reads: ['channels_mm', 'over', (3 / 32) * INCH_mm],
+    says: channelsDeep,
+  }),
+  rule({
     id: 'deep-channels',
     group: 'bottom',
     title: 'Deep channels',
     level: 'look',
-    looksAt: 'depth of the channels',
-    when: 'over 1/4 in',
     cause: 'Usual is an eighth to a quarter; deeper they track and are hard to glass.',
     lever: { id: 'channels', way: -1 },
     source: 'CP',
-    beyond: (c) => c.facts.channels_mm - 0.25 * INCH_mm,
-    says: (c, w) => `Channels are ${w.mm(c.facts.channels_mm)} deep`,
-  },
+    reads: ['channels_mm', 'over', 0.25 * INCH_mm],
+    says: channelsDeep,
+  }),
 ];

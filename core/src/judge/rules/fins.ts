@@ -1,268 +1,248 @@
 import { SETUP_WORDS } from '../../fins/placement.ts';
 import { toeLines } from '../../fins/checks.ts';
 import { INCH_mm } from '../../units/length.ts';
-import { big, HEAVY_kg, heavy, LIGHT_kg, light, type Rule, steep, weak, when } from '../rule.ts';
+import { FRONT_FINS, SIDE_AND_CENTRE, THE_RIDER } from '../known.ts';
+import { families, type Known, NOSE_CONCAVE, not, RIDERS, SEAS, setups, SIDE_FINS } from '../line.ts';
+import { degrees, type Found, percent, radians, rule, type Rule } from '../rule.ts';
 
-const degrees = (angle: number) => (angle * Math.PI) / 180;
-const said = (angle_rad: number) => `${((angle_rad * 180) / Math.PI).toFixed(0)}°`;
+const TWO_FINS = setups('twin', 'keels');
+const TOE_LINES: Known<{ fromNose_mm: number }> = {
+  words: 'fins with toe',
+  of: ({ facts }) => toeLines(facts.shape)[0],
+};
+/** Toe as it is measured in the bay: the base's turn, nose to tail of the fin. */
+const toeOverBase_mm = {
+  words: 'toe of the front fins over their base',
+  unit: 'mm',
+  read: (_facts: unknown, { front }: { front: { toe_rad: number; template: { base_mm: number } } }) =>
+    Math.sin(front.toe_rad) * front.template.base_mm,
+} as const;
+const centreOver = ({ value }: Found<unknown>) => `The centre fin has ${percent(value)} of a side fin’s area`;
 
 /** Fins: where, how large, at what angles, and which setup for what. */
 export const FIN_RULES: readonly Rule[] = [
-  {
+  rule({
     id: 'fins-forward-big',
     group: 'fins',
     title: 'Fins forward in overhead waves',
     level: 'look',
-    looksAt: 'foremost fins against their usual place',
-    when: 'overhead waves, more than 1/2 in ahead of usual',
     cause: 'Forward is looser and turns sooner; back has the drive and control wanted there.',
     lever: { id: 'finsForward', way: -1 },
     source: 'CP',
-    beyond: (c) => when(big(c), c.facts.finsAhead_mm - 0.5 * INCH_mm),
-    says: (c, w) => `The fins sit ${w.mm(c.facts.finsAhead_mm)} ahead of where they usually go on this board`,
-  },
-  {
+    given: [SEAS.overhead],
+    reads: ['finsAhead_mm', 'over', 0.5 * INCH_mm],
+    says: ({ value }, w) => `The fins sit ${w.mm(value)} ahead of where they usually go on this board`,
+  }),
+  rule({
     id: 'fins-back-weak',
     group: 'fins',
     title: 'Fins back in weak waves',
     level: 'look',
-    looksAt: 'foremost fins against their usual place',
-    when: 'weak waves, more than 5/8 in behind usual',
     cause: 'Back draws turns out; weak waves leave no room for that.',
     lever: { id: 'finsForward', way: 1 },
     source: 'CP',
-    beyond: (c) => when(weak(c), -c.facts.finsAhead_mm - 0.625 * INCH_mm),
-    says: (c, w) => `The fins sit ${w.mm(-c.facts.finsAhead_mm)} behind where they usually go on this board`,
-  },
-  {
+    given: [SEAS.weak],
+    reads: ['finsAhead_mm', 'under', -0.625 * INCH_mm],
+    says: ({ value }, w) => `The fins sit ${w.mm(-value)} behind where they usually go on this board`,
+  }),
+  rule({
     id: 'twin-far-forward',
     group: 'fins',
     title: 'Twin fins far forward',
     level: 'look',
-    looksAt: 'twin fins against their usual place',
-    when: 'a twin, more than 1 in ahead of usual',
     cause: 'Front fins of a twin sit further back than side fins of a 2 + 1; forward there is no drive.',
     lever: { id: 'finsForward', way: -1 },
     source: 'CP',
-    beyond: (c) => when(['twin', 'twinTrailer'].includes(c.facts.board.fins.setup), c.facts.finsAhead_mm - INCH_mm),
-    says: (c, w) => `Twin fins end ${w.mm(c.facts.leadRear_mm)} up; about 9 in on a 5'8 is usual`,
-  },
-  {
+    given: [setups('twin', 'twinTrailer')],
+    reads: ['finsAhead_mm', 'over', INCH_mm],
+    says: ({ facts }, w) => `Twin fins end ${w.mm(facts.leadRear_mm)} up; about 9 in on a 5'8 is usual`,
+  }),
+  rule({
     id: 'fins-small-heavy',
     group: 'fins',
     title: 'Small fins for a heavy rider',
     level: 'look',
-    looksAt: 'area of all fins against the usual set',
-    when: 'from 95 kg, less than 1.04 of the usual area',
     cause: 'Heavier riders and faster waves want larger fins.',
     lever: { id: 'finSize', way: 1 },
     source: 'CP',
-    beyond: (c) => when(heavy(c), 1.04 - c.facts.finAreaShare),
-    says: (c, w) =>
-      `The fins have ${(100 * c.facts.finAreaShare).toFixed(0)} % of the usual area for ${w.kg(c.rider?.mass_kg ?? HEAVY_kg)}`,
-  },
-  {
+    knows: THE_RIDER,
+    given: [RIDERS.heavy],
+    reads: ['finAreaShare', 'under', 1.04],
+    says: ({ value, rider }, w) => `The fins have ${percent(value)} of the usual area for ${w.kg(rider.mass_kg)}`,
+  }),
+  rule({
     id: 'fins-large-light',
     group: 'fins',
     title: 'Large fins for a light rider',
     level: 'look',
-    looksAt: 'area of all fins against the usual set',
-    when: 'up to 62 kg, over 1.1 of the usual area',
     cause: 'Too much fin is stiff under little weight.',
     lever: { id: 'finSize', way: -1 },
     source: 'CP',
-    beyond: (c) => when(light(c), c.facts.finAreaShare - 1.1),
-    says: (c, w) =>
-      `The fins have ${(100 * c.facts.finAreaShare).toFixed(0)} % of the usual area for ${w.kg(c.rider?.mass_kg ?? LIGHT_kg)}`,
-  },
-  {
+    knows: THE_RIDER,
+    given: [RIDERS.light],
+    reads: ['finAreaShare', 'over', 1.1],
+    says: ({ value, rider }, w) => `The fins have ${percent(value)} of the usual area for ${w.kg(rider.mass_kg)}`,
+  }),
+  rule({
     id: 'fins-small-fast',
     group: 'fins',
     title: 'Small fins for powerful waves',
     level: 'look',
-    looksAt: 'area of all fins against the usual set',
-    when: 'powerful waves, not a gun, less than 0.9 of the usual area',
     cause: 'Faster waves want larger fins.',
     lever: { id: 'finSize', way: 1 },
     source: 'CP',
-    beyond: (c) => when(c.waves?.power === 'powerful' && c.facts.board.family !== 'gun', 0.9 - c.facts.finAreaShare),
-    says: (c) => `The fins have ${(100 * c.facts.finAreaShare).toFixed(0)} % of the usual area`,
-  },
-  {
+    given: [SEAS.powerful, not(families('gun'))],
+    reads: ['finAreaShare', 'under', 0.9],
+    says: ({ value }) => `The fins have ${percent(value)} of the usual area`,
+  }),
+  rule({
     id: 'gun-fins',
     group: 'fins',
     title: 'Deep quad fins on a gun',
     level: 'note',
-    looksAt: 'deepest fin',
-    when: 'a gun on a quad, over 4 5/8 in deep',
     cause: 'Guns run small quads, about 3 3/4 to 4 in deep: at that speed more is stiff.',
     lever: { id: 'finSize', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        c.facts.board.family === 'gun' && c.facts.board.fins.setup === 'quad',
-        c.facts.finDepth_mm - 4.625 * INCH_mm,
-      ),
-    says: (c, w) => `The fins are ${w.mm(c.facts.finDepth_mm)} deep`,
-  },
-  {
+    given: [families('gun'), setups('quad')],
+    reads: ['finDepth_mm', 'over', 4.625 * INCH_mm],
+    says: ({ value }, w) => `The fins are ${w.mm(value)} deep`,
+  }),
+  rule({
     id: 'thruster-small-centre',
     group: 'fins',
     title: 'Smaller centre fin in a thruster',
     level: 'note',
-    looksAt: 'area of the centre fin over a side fin',
-    when: 'a thruster, under 0.85',
     cause: 'Equal sizes hold at the top of a turn; a smaller centre fin lets go there.',
     lever: { id: 'centreFin', way: 1 },
     source: 'CP',
-    beyond: (c) => when(c.facts.board.fins.setup === 'thruster', 0.85 - (c.facts.centreShare ?? 1)),
-    says: (c) => `The centre fin has ${(100 * (c.facts.centreShare ?? 0)).toFixed(0)} % of a side fin’s area`,
-  },
-  {
+    knows: SIDE_AND_CENTRE,
+    given: [setups('thruster')],
+    reads: ['centreFinShare', 'under', 0.85],
+    says: centreOver,
+  }),
+  rule({
     id: 'steep-small-rear',
     group: 'fins',
     title: 'Small rear fin for steep late drops',
     level: 'look',
-    looksAt: 'area of the centre fin over a side fin',
-    when: 'a thruster in steep waves, under 0.95',
     cause: 'Three fins with a larger rear hold on a late, steep drop.',
     lever: { id: 'centreFin', way: 1 },
     source: 'CP',
-    beyond: (c) => when(c.facts.board.fins.setup === 'thruster' && steep(c), 0.95 - (c.facts.centreShare ?? 1)),
-    says: (c) => `The centre fin has ${(100 * (c.facts.centreShare ?? 0)).toFixed(0)} % of a side fin’s area`,
-  },
-  {
+    knows: SIDE_AND_CENTRE,
+    given: [setups('thruster'), SEAS.steep],
+    reads: ['centreFinShare', 'under', 0.95],
+    says: centreOver,
+  }),
+  rule({
     id: 'twin-without-trailer-big',
     group: 'fins',
     title: 'Twin without a trailer in overhead waves',
     level: 'look',
-    looksAt: 'fin setup',
-    when: 'a twin in overhead waves; the shop puts a trailer behind twins',
     cause: 'A trailer steadies a twin, which is fast and loose.',
     school: { question: 'twin', answer: 'trailer' },
     source: 'CP',
-    beyond: (c) => when(big(c) && ['twin', 'keels'].includes(c.facts.board.fins.setup), 1),
-    says: (c) => `It stands on ${SETUP_WORDS[c.facts.board.fins.setup]} fins alone`,
-  },
-  {
+    given: [SEAS.overhead, TWO_FINS],
+    says: ({ facts }) => `It stands on ${SETUP_WORDS[facts.board.fins.setup]} fins alone`,
+  }),
+  rule({
     id: 'trailer-on-short-hull',
     group: 'fins',
     title: 'Trailer on a short wide hull',
     level: 'note',
-    looksAt: 'fin setup, width over length',
-    when: 'a twin with a trailer from 29 % as wide as long; the shop leaves twins alone',
     cause: 'On a short wide hull some say a trailer spoils the purpose.',
     lever: { id: 'width', way: -1 },
     school: { question: 'twin', answer: 'pure' },
     source: 'CP',
-    beyond: (c) => when(c.facts.board.fins.setup === 'twinTrailer', c.facts.m.width_mm / c.facts.L - 0.29),
-    says: (c, w) => `A trailer on ${w.feet(c.facts.L)} by ${w.mm(c.facts.m.width_mm)}`,
-  },
-  {
+    given: [setups('twinTrailer')],
+    reads: [{ words: 'width over length', unit: '%', read: ({ m, L }) => m.width_mm / L }, 'over', 0.29],
+    says: ({ facts, m }, w) => `A trailer on ${w.feet(facts.L)} by ${w.mm(m.width_mm)}`,
+  }),
+  rule({
     id: 'twin-big',
     group: 'fins',
     title: 'Twin in well overhead waves',
     level: 'conflict',
-    looksAt: 'fin setup',
-    when: 'two fins only, waves well overhead',
     cause: 'A twin is fast and loose; it lets go when the wave is steep and fast.',
     source: 'CP',
-    beyond: (c) => when(c.waves?.size === 'wellOverhead' && ['twin', 'keels'].includes(c.facts.board.fins.setup), 1),
-    says: (c) => `It stands on ${SETUP_WORDS[c.facts.board.fins.setup]} fins`,
-  },
-  {
+    given: [SEAS.wellOverhead, TWO_FINS],
+    says: ({ facts }) => `It stands on ${SETUP_WORDS[facts.board.fins.setup]} fins`,
+  }),
+  rule({
     id: 'quad-slow',
     group: 'fins',
     title: 'Quad in slow waves',
     level: 'note',
-    looksAt: 'fin setup',
-    when: 'a quad in weak waves under a rider who does not turn yet',
     cause: 'A quad needs speed: it is the fastest, frees the tail, and is skatey when slow.',
     source: 'CP',
-    beyond: (c) =>
-      when(
-        weak(c) &&
-          c.facts.board.fins.setup === 'quad' &&
-          (c.rider?.ability === 'novice' || c.rider?.ability === 'intermediate'),
-        1,
-      ),
+    given: [SEAS.weak, setups('quad'), RIDERS.early],
     says: () => 'It stands on four fins',
-  },
-  {
+  }),
+  rule({
     id: 'much-toe',
     group: 'fins',
     title: 'Much toe',
     level: 'look',
-    looksAt: 'toe of the front fins over their base',
-    when: 'over 3/8 in over the base',
     cause: 'Usual is about a quarter inch; more turns at once and drags in a line.',
     lever: { id: 'toe', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        c.facts.front !== undefined,
-        Math.sin(c.facts.front?.toe_rad ?? 0) * (c.facts.front?.template.base_mm ?? 0) - 0.375 * INCH_mm,
-      ),
-    says: (c, w) =>
-      `Toe is ${w.mm(Math.sin(c.facts.front?.toe_rad ?? 0) * (c.facts.front?.template.base_mm ?? 0))} over the base`,
-  },
-  {
+    knows: FRONT_FINS,
+    reads: [toeOverBase_mm, 'over', 0.375 * INCH_mm],
+    says: ({ value }, w) => `Toe is ${w.mm(value)} over the base`,
+  }),
+  rule({
     id: 'no-toe',
     group: 'fins',
     title: 'Front fins without toe',
     level: 'note',
-    looksAt: 'toe of the front fins',
-    when: 'under half a degree',
     cause: 'Straight fins are fast and slow to turn; about a quarter inch over the base is usual.',
     lever: { id: 'toe', way: 1 },
     source: 'CP',
-    beyond: (c) => when(c.facts.front !== undefined, degrees(0.5) - (c.facts.front?.toe_rad ?? 0)),
-    says: (c) => `Toe is ${said(c.facts.front?.toe_rad ?? 0)}`,
-  },
-  {
+    knows: FRONT_FINS,
+    reads: ['toe_rad', 'under', radians(0.5)],
+    says: ({ value }) => `Toe is ${degrees(value)}`,
+  }),
+  rule({
     id: 'toe-meets-short',
     group: 'fins',
     title: 'Toe lines that meet well short of the nose',
     level: 'look',
-    looksAt: 'where the toe lines meet on the stringer',
-    when: 'more than a fifth of the length behind the nose',
     cause: 'The fins steer against each other.',
     lever: { id: 'toe', way: -1 },
     source: 'derived',
-    beyond: (c) => {
-      const [line] = toeLines(c.facts.shape);
-      return line && line.fromNose_mm / c.facts.L - 0.2;
-    },
-    says: (c, w) => `They meet ${w.mm(toeLines(c.facts.shape)[0]?.fromNose_mm ?? 0)} behind the nose`,
-  },
-  {
+    knows: TOE_LINES,
+    reads: [
+      {
+        words: 'where the toe lines meet on the stringer behind the nose, over the length',
+        unit: '%',
+        read: ({ L }, { fromNose_mm }) => fromNose_mm / L,
+      },
+      'over',
+      0.2,
+    ],
+    says: ({ fromNose_mm }, w) => `They meet ${w.mm(fromNose_mm)} behind the nose`,
+  }),
+  rule({
     id: 'much-cant',
     group: 'fins',
     title: 'Much cant',
     level: 'note',
-    looksAt: 'cant of the front fins',
-    when: 'over 9 degrees',
     cause: 'Usual is 4 to 8 degrees; more is sensitive and lets the tail drop.',
     lever: { id: 'cant', way: -1 },
     source: 'CP',
-    beyond: (c) => when(c.facts.front !== undefined, (c.facts.front?.cant_rad ?? 0) - degrees(9)),
-    says: (c) => `Cant is ${said(c.facts.front?.cant_rad ?? 0)}`,
-  },
-  {
+    knows: FRONT_FINS,
+    reads: ['cant_rad', 'over', radians(9)],
+    says: ({ value }) => `Cant is ${degrees(value)}`,
+  }),
+  rule({
     id: 'upright-single-trim',
     group: 'fins',
     title: 'Raked fin under a nose ride',
     level: 'note',
-    looksAt: 'rake of the centre fin, nose concave',
-    when: 'a longboard on one fin with a nose concave, raked over 28 degrees',
     cause: 'Pivot fins lock the nose ride; raked ones turn.',
     lever: { id: 'finRake', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        c.facts.board.family === 'longboard' && !c.facts.several && c.facts.noseConcave_mm > 0.06 * INCH_mm,
-        c.facts.finRake_rad - degrees(28),
-      ),
-    says: (c) => `The fin is raked ${said(c.facts.finRake_rad)}`,
-  },
+    given: [families('longboard'), not(SIDE_FINS), NOSE_CONCAVE],
+    reads: ['finRake_rad', 'over', radians(28)],
+    says: ({ value }) => `The fin is raked ${degrees(value)}`,
+  }),
 ];

@@ -1,192 +1,194 @@
 import { INCH_mm } from '../../units/length.ts';
 import { FOIL_BALANCE_mm } from '../../tolerances.ts';
-import { against, backFooted, frontFooted, heavy, light, over, type Rule, under, usual, when } from '../rule.ts';
+import { THE_LAST } from '../known.ts';
+import { families, not, numberWords, RIDERS, SEAS } from '../line.ts';
+import { against, type Found, percent, rule, type Rule, type Writer } from '../rule.ts';
+
+const noseThicker = ({ value }: Found<unknown>, w: Writer) =>
+  `At 12 in the nose is ${w.mm(value)} thicker than the tail`;
+const tailThicker = ({ value }: Found<unknown>, w: Writer) =>
+  `At 12 in the tail is ${w.mm(-value)} thicker than the nose`;
+const railFull = ({ value, facts }: Found<unknown>, w: Writer) =>
+  `The rail at the wide point is ${percent(value)} full, ${w.mm(facts.railThickWide_mm)} thick`;
+
+/** Balanced, and a little for the fraction it is written in. */
+const BALANCED_mm = 1.3 * FOIL_BALANCE_mm;
+/** An eighth is a significant change of thickness on a short board, a quarter on a long one; a tenth of a mm is nothing. CP. */
+const THICKER_mm = { shortUnder: 84 * INCH_mm, short: INCH_mm / 8 + 0.1, long: INCH_mm / 4 + 0.1 } as const;
 
 /** Foil: where the foam sits, and how it is hidden. */
 export const FOIL_RULES: readonly Rule[] = [
-  {
+  rule({
     id: 'foil-nose-full',
     group: 'foil',
     title: 'Foil fuller in the nose',
     level: 'note',
-    looksAt: 'nose less tail thickness at 12 in',
-    when: 'over 0.05 in; the shop balances its foils',
     cause: 'A balanced foil stays within 0.05 in; meant, it puts foam under the chest and the front foot.',
     lever: { id: 'foilForward', way: -1 },
     school: { question: 'foil', answer: 'balanced' },
     source: 'CP',
-    beyond: (c) => c.facts.foilBias_mm - 1.3 * FOIL_BALANCE_mm,
-    says: (c, w) => `At 12 in the nose is ${w.mm(c.facts.foilBias_mm)} thicker than the tail`,
-  },
-  {
+    reads: ['foilBias12_mm', 'over', BALANCED_mm],
+    says: noseThicker,
+  }),
+  rule({
     id: 'foil-tail-full',
     group: 'foil',
     title: 'Foil fuller in the tail',
     level: 'note',
-    looksAt: 'nose less tail thickness at 12 in',
-    when: 'over 0.05 in, and a little for the fraction it is written in; the shop balances its foils',
     cause: 'A balanced foil stays within 0.05 in; meant, it puts foam under the back foot.',
     lever: { id: 'foilForward', way: 1 },
     school: { question: 'foil', answer: 'balanced' },
     source: 'CP',
-    beyond: (c) => -c.facts.foilBias_mm - 1.3 * FOIL_BALANCE_mm,
-    says: (c, w) => `At 12 in the tail is ${w.mm(-c.facts.foilBias_mm)} thicker than the nose`,
-  },
-  {
+    reads: ['foilBias12_mm', 'under', -BALANCED_mm],
+    says: tailThicker,
+  }),
+  rule({
     id: 'foil-aft-extreme',
     group: 'foil',
     title: 'Back half a quarter inch thicker',
     level: 'conflict',
-    looksAt: 'nose less tail thickness at 12 in',
-    when: 'the tail 0.25 in thicker or more',
     cause: 'A board a quarter inch thicker in its back half is extreme: the nose dives when it is paddled.',
     lever: { id: 'foilForward', way: 1 },
     source: 'CP',
-    beyond: (c) => -c.facts.foilBias_mm - 0.25 * INCH_mm,
-    says: (c, w) => `At 12 in the tail is ${w.mm(-c.facts.foilBias_mm)} thicker than the nose`,
-  },
-  {
+    reads: ['foilBias12_mm', 'under', -0.25 * INCH_mm],
+    says: tailThicker,
+  }),
+  rule({
     id: 'foil-nose-extreme',
     group: 'foil',
     title: 'Nose a quarter inch thicker',
     level: 'look',
-    looksAt: 'nose less tail thickness at 12 in',
-    when: 'the nose 0.25 in thicker or more, longboards and guns excepted',
     cause: 'Foam so far forward swings, and lifts the tail out of its work.',
     lever: { id: 'foilForward', way: -1 },
     source: 'derived',
-    beyond: (c) => when(!['longboard', 'gun'].includes(c.facts.board.family), c.facts.foilBias_mm - 0.25 * INCH_mm),
-    says: (c, w) => `At 12 in the nose is ${w.mm(c.facts.foilBias_mm)} thicker than the tail`,
-  },
-  {
+    given: [not(families('longboard', 'gun'))],
+    reads: ['foilBias12_mm', 'over', 0.25 * INCH_mm],
+    says: noseThicker,
+  }),
+  rule({
     id: 'foil-front-foot',
     group: 'foil',
     title: 'Foam under the back foot of a front-footed rider',
     level: 'look',
-    looksAt: 'nose less tail thickness at 12 in',
-    when: 'front-footed, the tail thicker by 0.03 in or more; the shop biases foils to the stance',
     cause: 'Foam forward suits a front foot, longer boards, bigger waves and paddling.',
     lever: { id: 'foilForward', way: 1 },
     school: { question: 'foil', answer: 'biased' },
     source: 'CP',
-    beyond: (c) => when(frontFooted(c), -0.03 * INCH_mm - c.facts.foilBias_mm),
-    says: (c, w) => `At 12 in the tail is ${w.mm(-c.facts.foilBias_mm)} thicker than the nose`,
-  },
-  {
+    given: [RIDERS.frontFooted],
+    reads: ['foilBias12_mm', 'under', -0.03 * INCH_mm],
+    says: tailThicker,
+  }),
+  rule({
     id: 'foil-back-foot',
     group: 'foil',
     title: 'Foam forward of a back-footed rider',
     level: 'look',
-    looksAt: 'nose less tail thickness at 12 in',
-    when: 'back-footed, the nose as thick as the tail or thicker; the shop biases foils to the stance',
     cause: 'Foam aft carries back-foot power; a thick wide tail keeps its speed.',
     lever: { id: 'foilForward', way: -1 },
     school: { question: 'foil', answer: 'biased' },
     source: 'CP',
-    beyond: (c) => when(backFooted(c), c.facts.foilBias_mm + 0.02 * INCH_mm),
-    says: (c, w) =>
-      `Nose 12 is ${w.mm(c.facts.m.noseThickness12_mm)} and tail 12 ${w.mm(c.facts.m.tailThickness12_mm)} thick`,
-  },
-  {
+    given: [RIDERS.backFooted],
+    reads: ['foilBias12_mm', 'over', -0.02 * INCH_mm],
+    says: ({ m }, w) => `Nose 12 is ${w.mm(m.noseThickness12_mm)} and tail 12 ${w.mm(m.tailThickness12_mm)} thick`,
+  }),
+  rule({
     id: 'foam-behind-area',
     group: 'foil',
     title: 'Foam behind the area it should float',
     level: 'note',
-    looksAt: 'centre of the foam less centre of the plan, over the length',
-    when: 'the foam 2.2 % of the length or more behind the plan',
     cause: 'Foil and outline pull different ways: it floats tail down.',
     lever: { id: 'foilForward', way: 1 },
     source: 'derived',
-    beyond: (c) => c.facts.areaCentreShare - c.facts.foamCentreShare - 0.022,
-    says: (c, w) =>
-      `The foam’s centre is ${w.mm((c.facts.areaCentreShare - c.facts.foamCentreShare) * c.facts.L)} behind the plan’s`,
-  },
-  {
+    reads: [
+      {
+        words: 'centre of the plan ahead of the centre of the foam, over the length',
+        unit: '%',
+        read: ({ areaCentreShare, foamCentreShare }) => areaCentreShare - foamCentreShare,
+      },
+      'over',
+      0.022,
+    ],
+    says: ({ facts, value }, w) => `The foam’s centre is ${w.mm(value * facts.L)} behind the plan’s`,
+  }),
+  rule({
     id: 'learner-chest',
     group: 'foil',
     title: 'Little foam under a learner’s chest',
     level: 'look',
-    looksAt: 'litres within 9 in of the chest over all litres',
-    when: 'novice, under the family’s usual share',
     cause: 'Hard to paddle and late to the feet; foam forward gets them in.',
     lever: { id: 'foilForward', way: 1 },
     source: 'derived',
-    beyond: (c) => when(c.rider?.ability === 'novice', under(c, 'chestShare')),
-    says: (c, w) => `Under the chest there are ${w.L(c.facts.under.chest_L)} of ${w.L(c.facts.m.volume_L)}`,
-  },
-  {
+    given: [RIDERS.novice],
+    reads: ['chestShare', 'under', { usual: 'low' }],
+    says: ({ facts, m }, w) => `Under the chest there are ${w.L(facts.under.chest_L)} of ${w.L(m.volume_L)}`,
+  }),
+  rule({
     id: 'bulky',
     group: 'foil',
     title: 'Boxy all over',
     level: 'look',
-    looksAt: 'litres over length x width x thickness',
-    when: 'over the family’s usual range',
     cause: 'Bulky for its litres and corky: thin the rail, step or flatten the deck.',
     lever: { id: 'railFullness', way: -1 },
     source: 'derived',
-    beyond: (c) => over(c, 'fullness'),
-    says: (c) =>
-      `It fills ${(100 * c.facts.fullness).toFixed(0)} % of its box, usually up to ${(100 * usual(c, 'fullness').high).toFixed(0)} %`,
-  },
-  {
+    reads: ['fullness', 'over', { usual: 'high' }],
+    says: ({ value, line }) => `It fills ${percent(value)} of its box, usually up to ${percent(line)}`,
+  }),
+  rule({
     id: 'skinny',
     group: 'foil',
     title: 'Thin for its size',
     level: 'note',
-    looksAt: 'litres over length x width x thickness',
-    when: 'under the family’s usual range',
     cause: 'Its size promises more litres than it has; the rail is sensitive and buries.',
     lever: { id: 'railFullness', way: 1 },
     source: 'derived',
-    beyond: (c) => under(c, 'fullness'),
-    says: (c) =>
-      `It fills ${(100 * c.facts.fullness).toFixed(0)} % of its box, usually from ${(100 * usual(c, 'fullness').low).toFixed(0)} %`,
-  },
-  {
+    reads: ['fullness', 'under', { usual: 'low' }],
+    says: ({ value, line }) => `It fills ${percent(value)} of its box, usually from ${percent(line)}`,
+  }),
+  rule({
     id: 'heavy-thin-rail',
     group: 'foil',
     title: 'Thin rails under a heavy rider',
     level: 'look',
-    looksAt: 'fullness of the rail at the wide point',
-    when: 'from 95 kg, fullness under 45 %',
     cause: 'They bury; full boxy rails push back under a heavy rider.',
     lever: { id: 'railFullness', way: 1 },
     source: 'CP',
-    beyond: (c) => when(heavy(c), 0.45 - c.facts.railFullness),
-    says: (c, w) =>
-      `The rail at the wide point is ${(100 * c.facts.railFullness).toFixed(0)} % full, ${w.mm(c.facts.railThickWide_mm)} thick`,
-  },
-  {
+    given: [RIDERS.heavy],
+    reads: ['railFullness', 'under', 0.45],
+    says: railFull,
+  }),
+  rule({
     id: 'light-boxy-rail',
     group: 'foil',
     title: 'Boxy rails under a light rider',
     level: 'look',
-    looksAt: 'fullness of the rail at the wide point',
-    when: 'up to 62 kg, fullness over 82 %, weak waves excepted',
     cause: 'They push back and will not be set; thin rails keep a thick board sensitive.',
     lever: { id: 'railFullness', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      when(light(c) && c.waves?.power !== 'weak' && c.waves?.size !== 'kneeToWaist', c.facts.railFullness - 0.82),
-    says: (c, w) =>
-      `The rail at the wide point is ${(100 * c.facts.railFullness).toFixed(0)} % full, ${w.mm(c.facts.railThickWide_mm)} thick`,
-  },
-  {
+    given: [RIDERS.light, not(SEAS.weak)],
+    reads: ['railFullness', 'over', 0.82],
+    says: railFull,
+  }),
+  rule({
     id: 'thickness-against-last',
     group: 'foil',
     title: 'Thickness changed from the last board',
     level: 'note',
-    looksAt: 'thickness, against the board laid over',
-    when: 'thicker by more than 1/8 in on a board under 7 ft, 1/4 in on a longer one',
     cause: 'An eighth anywhere is a significant change on a short board, less so on a long one.',
     lever: { id: 'thickness', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      c.last &&
-      c.facts.m.thickness_mm -
-        c.last.facts.m.thickness_mm -
-        (c.facts.L < 84 * INCH_mm ? INCH_mm / 8 : INCH_mm / 4) -
-        0.1,
-    says: (c, w) => `It is ${w.mm(c.facts.m.thickness_mm)} thick${against(c, (f) => f.m.thickness_mm, w.mm)}`,
-  },
+    knows: THE_LAST,
+    reads: [
+      {
+        words: 'how much thicker it is than that',
+        unit: 'mm',
+        read: ({ m }, { last }) => m.thickness_mm - last.facts.m.thickness_mm,
+      },
+      'over',
+      {
+        words: `${numberWords(THICKER_mm.short, 'mm')}, from ${numberWords(THICKER_mm.shortUnder, 'feet')} on ${numberWords(THICKER_mm.long, 'mm')}`,
+        at: (_known, { L }) => (L < THICKER_mm.shortUnder ? THICKER_mm.short : THICKER_mm.long),
+      },
+    ],
+    says: ({ c, m }, w) => `It is ${w.mm(m.thickness_mm)} thick${against(c, (f) => f.m.thickness_mm, w.mm)}`,
+  }),
 ];

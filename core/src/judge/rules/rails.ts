@@ -1,176 +1,162 @@
 import { INCH_mm } from '../../units/length.ts';
-import { big, choppy, over, type Rule, usual, weak, when } from '../rule.ts';
+import { ONLY_FIN } from '../known.ts';
+import { families, NOSE_CONCAVE, not, RIDERS, SEAS, setups, SHORT, SIDE_FINS } from '../line.ts';
+import { percent, rule, type Rule } from '../rule.ts';
 
-const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
+const NOSE_RIDER = [families('longboard'), not(SIDE_FINS), NOSE_CONCAVE] as const;
 
 /** Rails and edges, and how they go with the fins. */
 export const RAIL_RULES: readonly Rule[] = [
-  {
+  rule({
     id: 'hard-ahead-of-single',
     group: 'rails',
     title: 'Hard edge ahead of a single fin',
     level: 'conflict',
-    looksAt: 'end of the hard edge, trailing and leading edge of the centre fin',
-    when: 'a single fin alone, the edge over a third hard to more than 8 in ahead of the fin',
     cause:
       'Rail and fin fight: it slows in the turn or slides. Soft as far as the back of the fin, hard only behind it.',
     lever: { id: 'edgeLength', way: -1 },
     source: 'CP',
-    beyond: (c) => {
-      const { centre, several } = c.facts;
-      return when(
-        centre !== undefined && !several,
-        c.facts.hardTo_mm - (centre?.trailingEdge_mm ?? 0) - (centre?.template.base_mm ?? 0) - 8 * INCH_mm,
-      );
-    },
-    says: (c, w) =>
-      `The edge stays hard to ${w.mm(c.facts.hardTo_mm)} up; the fin ends ${w.mm(c.facts.leadRear_mm)} up`,
-  },
-  {
+    knows: ONLY_FIN,
+    reads: [
+      {
+        words: 'the end of the hard edge ahead of the fin’s leading edge',
+        unit: 'mm',
+        read: (facts, { centre }) => facts.hardTo_mm - centre.trailingEdge_mm - centre.template.base_mm,
+      },
+      'over',
+      8 * INCH_mm,
+    ],
+    says: ({ facts, centre }, w) =>
+      `The edge stays hard to ${w.mm(facts.hardTo_mm)} up; the fin ends ${w.mm(centre.trailingEdge_mm)} up`,
+  }),
+  rule({
     id: 'soft-tail-several',
     group: 'rails',
     title: 'Soft tail rails on several fins',
     level: 'conflict',
-    looksAt: 'edge at tail 4',
-    when: 'side fins without a long single among them, edge under 35 %; the shop puts hard edges under several fins',
     cause: 'Several fins want a hard edge in the tail; soft rails there feel slow.',
     lever: { id: 'edgeHardness', way: 1 },
     school: { question: 'edge', answer: 'hard' },
     source: 'CP',
-    beyond: (c) => when(c.facts.several && c.facts.board.fins.setup !== 'twoPlusOne', 0.35 - c.facts.railTail.edge),
-    says: (c) =>
-      `The tail’s edge is ${percent(c.facts.railTail.edge)} hard under ${c.facts.board.fins.boxes.length > 1 ? 'several fins' : 'a pair of fins'}`,
-  },
-  {
+    given: [SIDE_FINS, not(setups('twoPlusOne'))],
+    reads: ['railEdgeTail', 'under', 0.35],
+    says: ({ facts, value }) =>
+      `The tail’s edge is ${percent(value)} hard under ${facts.board.fins.boxes.length > 1 ? 'several fins' : 'a pair of fins'}`,
+  }),
+  rule({
     id: 'hard-tail-soft-school',
     group: 'rails',
     title: 'Hard edge in a shop of soft rails',
     level: 'note',
-    looksAt: 'end of the hard edge',
-    when: 'hard further up than 6 in with one fin; the shop holds with soft rails and one fin',
     cause: 'A soft rail holds the water and one fin does the rest; the edge lets it go.',
     lever: { id: 'edgeLength', way: -1 },
     school: { question: 'edge', answer: 'soft' },
     source: 'CP',
-    beyond: (c) => when(!c.facts.several && c.facts.centre !== undefined, c.facts.hardTo_mm - 6 * INCH_mm),
-    says: (c, w) => `The edge stays hard to ${w.mm(c.facts.hardTo_mm)} up`,
-  },
-  {
+    knows: ONLY_FIN,
+    reads: ['hardTo_mm', 'over', 6 * INCH_mm],
+    says: ({ value }, w) => `The edge stays hard to ${w.mm(value)} up`,
+  }),
+  rule({
     id: 'hard-nose',
     group: 'rails',
     title: 'Sharp rail in the nose',
     level: 'look',
-    looksAt: 'edge at nose 12',
-    when: 'over 32 % hard',
     cause: 'A sharp down rail in the nose draws along the face and catches.',
     lever: { id: 'foreEdge', way: -1 },
     source: 'CP',
-    beyond: (c) => c.facts.railNose.edge - 0.32,
-    says: (c) => `At nose 12 the edge is ${percent(c.facts.railNose.edge)} hard`,
-  },
-  {
+    reads: ['railEdgeNose', 'over', 0.32],
+    says: ({ value }) => `At nose 12 the edge is ${percent(value)} hard`,
+  }),
+  rule({
     id: 'hard-forward-chop',
     group: 'rails',
     title: 'Hard rails forward in chop',
     level: 'look',
-    looksAt: 'edge at the wide point',
-    when: 'choppy water, over 24 % hard',
     cause: 'Round, soft rails run through chop; an edge there trips.',
     lever: { id: 'foreEdge', way: -1 },
     source: 'CP',
-    beyond: (c) => when(choppy(c), c.facts.railWide.edge - 0.24),
-    says: (c) => `At the wide point the edge is ${percent(c.facts.railWide.edge)} hard`,
-  },
-  {
+    given: [SEAS.choppy],
+    reads: ['railEdgeWide', 'over', 0.24],
+    says: ({ value }) => `At the wide point the edge is ${percent(value)} hard`,
+  }),
+  rule({
     id: 'nose-rider-long-edge',
     group: 'rails',
     title: 'Long edge on a nose rider',
     level: 'look',
-    looksAt: 'length of the hard edge in the tail',
-    when: 'a longboard on one fin with a nose concave, hard for more than 11 in',
     cause: 'Eight inches was the balance found between four and twelve: more bites, then slides the tail.',
     lever: { id: 'edgeLength', way: -1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        c.facts.board.family === 'longboard' && !c.facts.several && c.facts.noseConcave_mm > 0.06 * INCH_mm,
-        c.facts.hardTo_mm - 11 * INCH_mm,
-      ),
-    says: (c, w) => `The edge is hard for ${w.mm(c.facts.hardTo_mm)}`,
-  },
-  {
+    given: NOSE_RIDER,
+    reads: ['hardTo_mm', 'over', 11 * INCH_mm],
+    says: ({ value }, w) => `The edge is hard for ${w.mm(value)}`,
+  }),
+  rule({
     id: 'nose-rider-short-edge',
     group: 'rails',
     title: 'Next to no edge on a nose rider',
     level: 'note',
-    looksAt: 'length of the hard edge in the tail',
-    when: 'a longboard on one fin with a nose concave, hard for less than 4 in',
     cause: 'Nothing releases behind the fin: it draws round and slow.',
     lever: { id: 'edgeLength', way: 1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        c.facts.board.family === 'longboard' && !c.facts.several && c.facts.noseConcave_mm > 0.06 * INCH_mm,
-        4 * INCH_mm - c.facts.hardTo_mm,
-      ),
-    says: (c, w) => `The edge is hard for ${w.mm(c.facts.hardTo_mm)}`,
-  },
-  {
+    given: NOSE_RIDER,
+    reads: ['hardTo_mm', 'under', 4 * INCH_mm],
+    says: ({ value }, w) => `The edge is hard for ${w.mm(value)}`,
+  }),
+  rule({
     id: 'down-rails-learner',
     group: 'rails',
     title: 'Down rails for a learner',
     level: 'look',
-    looksAt: 'apex at the wide point',
-    when: 'novice, the apex under 36 % of the rail’s height',
     cause:
       'Down, pinched rails go high and fast and catch a rider who is late; round ones forgive and drop down the face.',
     lever: { id: 'railDown', way: -1 },
     source: 'CP',
-    beyond: (c) => when(c.rider?.ability === 'novice', 0.36 - c.facts.railWide.apex),
-    says: (c) => `At the wide point the apex sits at ${percent(c.facts.railWide.apex)} of the rail`,
-  },
-  {
+    given: [RIDERS.novice],
+    reads: ['railApex', 'under', 0.36],
+    says: ({ value }) => `At the wide point the apex sits at ${percent(value)} of the rail`,
+  }),
+  rule({
     id: 'round-rails-fast',
     group: 'rails',
     title: 'Round rails for powerful waves',
     level: 'note',
-    looksAt: 'apex at the wide point',
-    when: 'powerful waves on a short board, the apex over 47 %',
     cause: 'They hold water and drop down the face; lower ones go high and fast.',
     lever: { id: 'railDown', way: 1 },
     source: 'CP',
-    beyond: (c) =>
-      when(
-        c.waves?.power === 'powerful' && ['shortboard', 'twin', 'fish'].includes(c.facts.board.family),
-        c.facts.railWide.apex - 0.47,
-      ),
-    says: (c) => `At the wide point the apex sits at ${percent(c.facts.railWide.apex)} of the rail`,
-  },
-  {
+    given: [SEAS.powerful, SHORT],
+    reads: ['railApex', 'over', 0.47],
+    says: ({ value }) => `At the wide point the apex sits at ${percent(value)} of the rail`,
+  }),
+  rule({
     id: 'thick-tail-rail-big',
     group: 'rails',
     title: 'Thick tail rail for overhead waves',
     level: 'look',
-    looksAt: 'thickness of the rail at tail 12',
-    when: 'overhead waves, over the family’s usual range',
     cause: 'It will not sink and set; thin it, or step the deck down near the rail.',
     lever: { id: 'railFullness', way: -1 },
     source: 'CP',
-    beyond: (c) => when(big(c), over(c, 'railThicknessTail12_mm')),
-    says: (c, w) =>
-      `The rail at tail 12 is ${w.mm(c.facts.railThickTail_mm)} thick, usually up to ${w.mm(usual(c, 'railThicknessTail12_mm').high)}`,
-  },
-  {
+    given: [SEAS.overhead],
+    reads: ['railThicknessTail12_mm', 'over', { usual: 'high' }],
+    says: ({ value, line }, w) => `The rail at tail 12 is ${w.mm(value)} thick, usually up to ${w.mm(line)}`,
+  }),
+  rule({
     id: 'wide-bevel',
     group: 'rails',
     title: 'Heavy bevel',
     level: 'look',
-    looksAt: 'depth of the bevel',
-    when: 'over 3/8 in, or over 5/16 in weak waves',
     cause: 'The planing bottom is that much narrower: quick from rail to rail, slow to plane.',
     lever: { id: 'bevel', way: -1 },
     source: 'derived',
-    beyond: (c) => c.facts.bevel_mm - (weak(c) ? 5 / 16 : 3 / 8) * INCH_mm,
-    says: (c, w) => `The bottom’s edge is tipped up ${w.mm(c.facts.bevel_mm)}`,
-  },
+    reads: [
+      {
+        words: `bevel, ${SEAS.weak.words} counting a sixteenth more`,
+        unit: 'mm',
+        read: (facts, _known, c) => facts.bevel_mm + (SEAS.weak.holds(c) ? INCH_mm / 16 : 0),
+      },
+      'over',
+      (3 / 8) * INCH_mm,
+    ],
+    says: ({ facts }, w) => `The bottom’s edge is tipped up ${w.mm(facts.bevel_mm)}`,
+  }),
 ];

@@ -1,0 +1,15 @@
+import type { LitresTarget } from '../rider/litres.ts';
+import type { Rider, Waves } from '../rider/rider.ts';
+import type { Facts } from '../measure/facts.ts';
+import type { Schools } from '../rider/schools.ts';
+
+/** Everything a judgement is made from. What is not known is left out, and rules that need it stay silent. */
+export interface Case {
+  facts: Facts;
+  rider?: Rider | undefined;
+  waves?: Waves | undefined;
+  /** The board it is judged against: laid over, or the one the brief names. */
+  last?: { facts: Facts; name: string } | undefined;
+  target?: LitresTarget | undefined;
+  schools: Schools;
+}
