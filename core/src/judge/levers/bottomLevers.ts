@@ -1,7 +1,7 @@
 import type { Board, BottomLayer, LayerKind } from '../../document/schema.ts';
 import { anchorsOf, distanceFrom, stationOfMark } from '../../document/station.ts';
 import { withNewLayer } from '../../edit/parts.ts';
-import { clamp, inch, type Lever } from './lever.ts';
+import { clamp, inch, movable } from './lever.ts';
 
 /** The contours of a kind scaled so that the deepest gains so much; one is laid where it usually runs if there is none. */
 function deeper(board: Board, kinds: readonly LayerKind[], lay: LayerKind, by_mm: number): Board {
@@ -62,7 +62,7 @@ function spread(board: Board, k: number): Board {
 }
 
 /** The bottom's contours. */
-export const BOTTOM_LEVERS = {
+export const BOTTOM_LEVERS = movable({
   bevel: {
     more: 'bevel forward',
     less: 'less bevel',
@@ -71,7 +71,7 @@ export const BOTTOM_LEVERS = {
     reads: 'bevel_mm',
     lotMore: 'A narrow planing bottom: quick, never catches, and slow to plane.',
     lotLess: 'The edge is where the rail is.',
-    move: (b, n) => deeper(b, ['bevel'], 'bevel', (n * inch(1)) / 16),
+    shift: (b, by) => deeper(b, ['bevel'], 'bevel', by),
   },
   concave: {
     more: 'deeper concave',
@@ -81,7 +81,7 @@ export const BOTTOM_LEVERS = {
     reads: 'concaveDepth_mm',
     lotMore: 'All lift and drive; it sticks to its track and chatters.',
     lotLess: 'Flat: easy, loose and without drive.',
-    move: (b, n) => deeper(b, ['single', 'narrow', 'triple'], 'single', (n * inch(1)) / 32),
+    shift: (b, by) => deeper(b, ['single', 'narrow', 'triple'], 'single', by),
   },
   concaveForward: {
     more: 'concave forward',
@@ -91,7 +91,7 @@ export const BOTTOM_LEVERS = {
     reads: 'concaveAtShare',
     lotMore: 'Lift ahead of the feet: it runs and will not come round.',
     lotLess: 'Lift behind the feet: it pushes the nose down.',
-    move: (b, n) => slid(b, ['single', 'narrow', 'triple'], inch(2) * n),
+    shift: (b, by) => slid(b, ['single', 'narrow', 'triple'], by),
   },
   tailVee: {
     more: 'more vee in the tail',
@@ -101,7 +101,7 @@ export const BOTTOM_LEVERS = {
     reads: 'tailVee_mm',
     lotMore: 'It falls from rail to rail and is tippy.',
     lotLess: 'Flat: fast and slow to tip.',
-    move: (b, n) => deeper(b, ['vee'], 'vee', (n * inch(1)) / 32),
+    shift: (b, by) => deeper(b, ['vee'], 'vee', by),
   },
   roll: {
     more: 'more roll',
@@ -111,7 +111,7 @@ export const BOTTOM_LEVERS = {
     reads: 'roll_mm',
     lotMore: 'It parts chop, sits in the water and sticks.',
     lotLess: 'It planes and slaps.',
-    move: (b, n) => deeper(b, ['roll'], 'roll', (n * inch(1)) / 32),
+    shift: (b, by) => deeper(b, ['roll'], 'roll', by),
   },
   foreVee: {
     more: 'vee or belly forward',
@@ -121,8 +121,7 @@ export const BOTTOM_LEVERS = {
     reads: 'foreVee_mm',
     lotMore: 'It cuts chop and glides in; it draws no lift from the nose.',
     lotLess: 'It planes early and slaps.',
-    move: (b, n) => {
-      const by = (n * inch(1)) / 32;
+    shift: (b, by) => {
       const forward = b.bottom.layers.some(
         (layer) =>
           layer.kind === 'roll' &&
@@ -150,7 +149,7 @@ export const BOTTOM_LEVERS = {
     reads: 'noseConcave_mm',
     lotMore: 'It slows and steadies the nose ride, and slides out in a steep section.',
     lotLess: 'The nose has no lift to stand on.',
-    move: (b, n) => deeper(b, ['teardrop'], 'teardrop', (n * inch(1)) / 32),
+    shift: (b, by) => deeper(b, ['teardrop'], 'teardrop', by),
   },
   noseHollow: {
     more: 'concave nearer the nose tip',
@@ -160,7 +159,7 @@ export const BOTTOM_LEVERS = {
     reads: 'noseHollow_mm',
     lotMore: 'In early on clean faces; it slaps on every bump.',
     lotLess: 'Flat at the nose.',
-    move: (b, n) => {
+    shift: (b, by) => {
       const anchors = anchorsOf(b);
       const layers = b.bottom.layers.map((layer) =>
         layer.kind === 'single' || layer.kind === 'narrow' || layer.kind === 'triple'
@@ -168,7 +167,7 @@ export const BOTTOM_LEVERS = {
               ...layer,
               depths: layer.depths.map((mark) =>
                 stationOfMark(mark, anchors) > b.length_mm - inch(14.5)
-                  ? { ...mark, value_mm: Math.max(0, mark.value_mm + (n * inch(1)) / 32) }
+                  ? { ...mark, value_mm: Math.max(0, mark.value_mm + by) }
                   : mark,
               ),
             }
@@ -186,7 +185,7 @@ export const BOTTOM_LEVERS = {
     falls: true,
     lotMore: 'Everything everywhere: no contour does its own work.',
     lotLess: 'Steps in the bottom that the water trips over.',
-    move: (b, n) => spread(b, Math.max(0.15, 1 + 0.1 * n)),
+    shift: (b, by) => spread(b, Math.max(0.15, 1 + by)),
   },
   channels: {
     more: 'deeper channels',
@@ -196,6 +195,6 @@ export const BOTTOM_LEVERS = {
     reads: 'channels_mm',
     lotMore: 'Tracks that hold a line at speed and nothing else.',
     lotLess: 'Grooves one can see and not feel.',
-    move: (b, n) => deeper(b, ['channels'], 'channels', (n * inch(1)) / 32),
+    shift: (b, by) => deeper(b, ['channels'], 'channels', by),
   },
-} as const satisfies Record<string, Lever>;
+});

@@ -1,5 +1,5 @@
 import type { Board, FinBox } from '../../document/schema.ts';
-import { clamp, degrees, inch, type Lever } from './lever.ts';
+import { clamp, degrees, inch, movable } from './lever.ts';
 
 function everyFin(board: Board, change: (box: FinBox) => FinBox): Board {
   return { ...board, fins: { ...board.fins, boxes: board.fins.boxes.map(change) } };
@@ -9,7 +9,7 @@ const everyTemplate = (board: Board, change: (template: FinBox['template']) => P
   everyFin(board, (box) => ({ ...box, template: { ...box.template, ...change(box.template) } }));
 
 /** Fins. */
-export const FIN_LEVERS = {
+export const FIN_LEVERS = movable({
   finsForward: {
     more: 'fins forward',
     less: 'fins back',
@@ -18,8 +18,7 @@ export const FIN_LEVERS = {
     reads: 'finsAhead_mm',
     lotMore: 'Loose, turns at once, and slides.',
     lotLess: 'Drive and control, drawn out and stiff.',
-    move: (b, n) =>
-      everyFin(b, (box) => ({ ...box, trailingEdge_mm: Math.max(0, box.trailingEdge_mm + (n * inch(1)) / 4) })),
+    shift: (b, by) => everyFin(b, (box) => ({ ...box, trailingEdge_mm: Math.max(0, box.trailingEdge_mm + by) })),
   },
   finSize: {
     more: 'larger fins',
@@ -29,10 +28,10 @@ export const FIN_LEVERS = {
     reads: 'finAreaShare',
     lotMore: 'Hold for a heavy rider and fast water; stiff.',
     lotLess: 'Loose and quick to let go.',
-    move: (b, n) =>
+    shift: (b, by) =>
       everyTemplate(b, (t) => ({
-        base_mm: t.base_mm * Math.max(0.3, 1 + 0.04 * n),
-        depth_mm: t.depth_mm * Math.max(0.3, 1 + 0.04 * n),
+        base_mm: t.base_mm * Math.max(0.3, 1 + by),
+        depth_mm: t.depth_mm * Math.max(0.3, 1 + by),
       })),
   },
   finRake: {
@@ -43,7 +42,7 @@ export const FIN_LEVERS = {
     reads: 'finRake_rad',
     lotMore: 'Long arcs and hold.',
     lotLess: 'Pivot, quick to the top, and abrupt.',
-    move: (b, n) => everyTemplate(b, (t) => ({ rake_rad: clamp(t.rake_rad + degrees(2) * n, -0.2, 1.1) })),
+    shift: (b, by) => everyTemplate(b, (t) => ({ rake_rad: clamp(t.rake_rad + by, -0.2, 1.1) })),
   },
   finTip: {
     more: 'wider fin tips',
@@ -53,7 +52,7 @@ export const FIN_LEVERS = {
     reads: 'finTip',
     lotMore: 'Hold at the top of a turn.',
     lotLess: 'Tips that let go.',
-    move: (b, n) => everyTemplate(b, (t) => ({ tip: clamp(t.tip + 0.04 * n, 0.06, 0.88) })),
+    shift: (b, by) => everyTemplate(b, (t) => ({ tip: clamp(t.tip + by, 0.06, 0.88) })),
   },
   finBase: {
     more: 'longer fin bases',
@@ -63,7 +62,7 @@ export const FIN_LEVERS = {
     reads: 'finBase_mm',
     lotMore: 'Drive, like a keel.',
     lotLess: 'Pivot, and no drive.',
-    move: (b, n) => everyTemplate(b, (t) => ({ base_mm: Math.max(inch(1), t.base_mm + (n * inch(1)) / 8) })),
+    shift: (b, by) => everyTemplate(b, (t) => ({ base_mm: Math.max(inch(1), t.base_mm + by) })),
   },
   centreFin: {
     more: 'larger centre fin',
@@ -73,15 +72,15 @@ export const FIN_LEVERS = {
     reads: 'centreFinShare',
     lotMore: 'It holds at the top of a turn and will not be slid.',
     lotLess: 'It lets go at the top.',
-    move: (b, n) =>
+    shift: (b, by) =>
       everyFin(b, (box) =>
         box.role === 'centre'
           ? {
               ...box,
               template: {
                 ...box.template,
-                base_mm: box.template.base_mm * Math.max(0.3, 1 + 0.03 * n),
-                depth_mm: box.template.depth_mm * Math.max(0.3, 1 + 0.03 * n),
+                base_mm: box.template.base_mm * Math.max(0.3, 1 + by / 2),
+                depth_mm: box.template.depth_mm * Math.max(0.3, 1 + by / 2),
               },
             }
           : box,
@@ -95,10 +94,8 @@ export const FIN_LEVERS = {
     reads: 'toe_rad',
     lotMore: 'Turns at once and drags in a line.',
     lotLess: 'Straight and fast, slow to turn.',
-    move: (b, n) =>
-      everyFin(b, (box) =>
-        box.role === 'centre' ? box : { ...box, toe_rad: clamp(box.toe_rad + degrees(0.5) * n, -0.15, 0.28) },
-      ),
+    shift: (b, by) =>
+      everyFin(b, (box) => (box.role === 'centre' ? box : { ...box, toe_rad: clamp(box.toe_rad + by, -0.15, 0.28) })),
   },
   cant: {
     more: 'more cant',
@@ -108,9 +105,7 @@ export const FIN_LEVERS = {
     reads: 'cant_rad',
     lotMore: 'Fluid and sensitive; it drags and lets the tail drop.',
     lotLess: 'Drive in a straight line.',
-    move: (b, n) =>
-      everyFin(b, (box) =>
-        box.role === 'centre' ? box : { ...box, cant_rad: clamp(box.cant_rad + degrees(1) * n, -0.15, 0.45) },
-      ),
+    shift: (b, by) =>
+      everyFin(b, (box) => (box.role === 'centre' ? box : { ...box, cant_rad: clamp(box.cant_rad + by, -0.15, 0.45) })),
   },
-} as const satisfies Record<string, Lever>;
+});

@@ -3,11 +3,11 @@ import { INCH_mm } from '../../units/length.ts';
 import type { MeasureKey } from '../../measure/catalogue.ts';
 
 /**
- * One thing a shaper can move: by how much at first, how it is said, and the change itself. `move` takes a number of first
- * steps, more being positive, and returns the board as it is where the lever has nothing to hold on. Results may leave what
- * can be built; whoever moves a lever far asks boardIssues().
+ * One thing a shaper can move: by how much at first, how it is said, and the change itself. `shift` takes how far in the
+ * lever's unit, more being positive, and returns the board as it is where the lever has nothing to hold on. Results may leave
+ * what can be built; whoever moves a lever far asks boardIssues().
  */
-export interface Lever {
+interface LeverData {
   /** As in “more nose rocker”, “less nose rocker”. */
   more: string;
   less: string;
@@ -21,7 +21,22 @@ export interface Lever {
   /** What a lot more, and a lot less, of it does. */
   lotMore: string;
   lotLess: string;
+  shift: (board: Board, by: number) => Board;
+}
+
+/** A lever that is moved by a number of its first steps. */
+export interface Lever extends LeverData {
   move: (board: Board, steps: number) => Board;
+}
+
+/** Levers from their data: a step is said once, and moved by as often as asked. */
+export function movable<K extends string>(levers: Readonly<Record<K, LeverData>>): Readonly<Record<K, Lever>> {
+  return Object.fromEntries(
+    Object.entries<LeverData>(levers).map(([id, lever]) => [
+      id,
+      { ...lever, move: (board: Board, steps: number) => lever.shift(board, steps * lever.step) },
+    ]),
+  ) as Record<K, Lever>;
 }
 
 export const inch = (value: number) => value * INCH_mm;

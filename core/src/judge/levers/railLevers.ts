@@ -1,13 +1,16 @@
 import type { Board } from '../../document/schema.ts';
 import { anchorsOf, stationOfMark } from '../../document/station.ts';
-import { clamp, inch, type Lever } from './lever.ts';
+import { clamp, inch, movable } from './lever.ts';
 
 function everyRail(board: Board, change: (rail: Board['rails']['stations'][number]) => object): Board {
   return { ...board, rails: { ...board.rails, stations: board.rails.stations.map((r) => ({ ...r, ...change(r) })) } };
 }
 
+/** So much softer the rail gets ahead of an edge that is a step shorter. */
+const EDGE_A_STEP = 0.1;
+
 /** Rails and edges. */
-export const RAIL_LEVERS = {
+export const RAIL_LEVERS = movable({
   railFullness: {
     more: 'fuller rails',
     less: 'thinner rails',
@@ -16,7 +19,7 @@ export const RAIL_LEVERS = {
     reads: 'railFullness',
     lotMore: 'Boxy: it pushes back and will not be buried.',
     lotLess: 'Knife rails: sensitive, and they bury under weight.',
-    move: (b, n) => everyRail(b, (r) => ({ fullness: clamp(r.fullness + 0.1 * n, 0, 1) })),
+    shift: (b, by) => everyRail(b, (r) => ({ fullness: clamp(r.fullness + by, 0, 1) })),
   },
   railDown: {
     more: 'lower rails',
@@ -27,7 +30,7 @@ export const RAIL_LEVERS = {
     falls: true,
     lotMore: 'Down rails go high and fast, and catch a rider who is late.',
     lotLess: 'Round rails hold water, forgive and drop down the face.',
-    move: (b, n) => everyRail(b, (r) => ({ apex: clamp(r.apex - 0.05 * n, 0.1, 0.75) })),
+    shift: (b, by) => everyRail(b, (r) => ({ apex: clamp(r.apex - by, 0.1, 0.75) })),
   },
   edgeLength: {
     more: 'longer hard edge',
@@ -37,19 +40,19 @@ export const RAIL_LEVERS = {
     reads: 'hardTo_mm',
     lotMore: 'It bites, then slides the tail.',
     lotLess: 'Nothing lets the water go.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       rails: {
         ...b.rails,
-        tailEdge: { ...b.rails.tailEdge, length_mm: Math.max(0, b.rails.tailEdge.length_mm + inch(2) * n) },
+        tailEdge: { ...b.rails.tailEdge, length_mm: Math.max(0, b.rails.tailEdge.length_mm + by) },
         // Where the edge no longer reaches, no station keeps one.
         stations:
-          n >= 0
+          by >= 0
             ? b.rails.stations
             : b.rails.stations.map((r) => {
                 const x = stationOfMark(r, anchorsOf(b));
-                const reach = b.rails.tailEdge.length_mm + inch(2) * n;
-                return x > reach ? { ...r, edge: Math.max(0, r.edge + 0.1 * n) } : r;
+                const reach = b.rails.tailEdge.length_mm + by;
+                return x > reach ? { ...r, edge: Math.max(0, r.edge + EDGE_A_STEP * (by / inch(2))) } : r;
               }),
       },
     }),
@@ -62,12 +65,12 @@ export const RAIL_LEVERS = {
     reads: 'railEdgeTail',
     lotMore: 'It releases and goes; it catches when it is put wrong.',
     lotLess: 'It holds water and draws round; several fins feel dull on it.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       rails: {
-        tailEdge: { ...b.rails.tailEdge, hardness: clamp(b.rails.tailEdge.hardness + 0.1 * n, 0, 1) },
+        tailEdge: { ...b.rails.tailEdge, hardness: clamp(b.rails.tailEdge.hardness + by, 0, 1) },
         stations: b.rails.stations.map((r) =>
-          stationOfMark(r, anchorsOf(b)) < b.length_mm / 3 ? { ...r, edge: clamp(r.edge + 0.1 * n, 0, 1) } : r,
+          stationOfMark(r, anchorsOf(b)) < b.length_mm / 3 ? { ...r, edge: clamp(r.edge + by, 0, 1) } : r,
         ),
       },
     }),
@@ -80,14 +83,14 @@ export const RAIL_LEVERS = {
     reads: 'railEdgeNose',
     lotMore: 'It draws along the face and trips in chop.',
     lotLess: 'Soft and forgiving; it holds water.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       rails: {
         ...b.rails,
         stations: b.rails.stations.map((r) =>
-          stationOfMark(r, anchorsOf(b)) >= b.length_mm / 3 ? { ...r, edge: clamp(r.edge + 0.1 * n, 0, 1) } : r,
+          stationOfMark(r, anchorsOf(b)) >= b.length_mm / 3 ? { ...r, edge: clamp(r.edge + by, 0, 1) } : r,
         ),
       },
     }),
   },
-} as const satisfies Record<string, Lever>;
+});

@@ -3,7 +3,7 @@ import { shapeOf } from '../../shape/shape.ts';
 import { thickened, widened } from '../../edit/size.ts';
 import { thicknessAt } from '../../foil/foil.ts';
 import { halfBreadthAt } from '../../outline/outline.ts';
-import { clamp, inch, type Lever } from './lever.ts';
+import { clamp, inch, movable } from './lever.ts';
 
 /** Changes the width mark 12 in from an end, or sets one there if there is none. */
 function endWidth(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
@@ -65,7 +65,7 @@ function foilTilt(board: Board, by_mm: number): Board {
 }
 
 /** Size, outline, rocker and foil. */
-export const SHAPE_LEVERS = {
+export const SHAPE_LEVERS = movable({
   length: {
     more: 'longer',
     less: 'shorter',
@@ -74,7 +74,7 @@ export const SHAPE_LEVERS = {
     reads: 'length_mm',
     lotMore: 'It catches everything and turns like a door.',
     lotLess: 'It fits anywhere on the wave and is hard to get onto one.',
-    move: (b, n) => ({ ...b, length_mm: b.length_mm + inch(n) }),
+    shift: (b, by) => ({ ...b, length_mm: b.length_mm + by }),
   },
   width: {
     more: 'wider',
@@ -84,7 +84,7 @@ export const SHAPE_LEVERS = {
     reads: 'width_mm',
     lotMore: 'Fast and steady in weak waves; slow from rail to rail, and it slaps.',
     lotLess: 'Quick from rail to rail; it sinks at slow speed and tips.',
-    move: (b, n) => widened(b, (n * inch(1)) / 8),
+    shift: (b, by) => widened(b, by),
   },
   thickness: {
     more: 'thicker',
@@ -94,7 +94,7 @@ export const SHAPE_LEVERS = {
     reads: 'thickness_mm',
     lotMore: 'It floats high and corks; the rail will not sink.',
     lotLess: 'It sinks under the rider between waves and bogs.',
-    move: (b, n) => thickened(b, (n * inch(1)) / 16),
+    shift: (b, by) => thickened(b, by),
   },
   widePoint: {
     more: 'wide point forward',
@@ -104,7 +104,7 @@ export const SHAPE_LEVERS = {
     reads: 'wideShare',
     lotMore: 'All front-foot drive and long arcs; the tail will not be stood on.',
     lotLess: 'It turns under the back foot and pearls from any step forward.',
-    move: (b, n) => ({ ...b, outline: { ...b.outline, widePoint_mm: b.outline.widePoint_mm + (n * inch(1)) / 2 } }),
+    shift: (b, by) => ({ ...b, outline: { ...b.outline, widePoint_mm: b.outline.widePoint_mm + by } }),
   },
   noseWidth: {
     more: 'wider nose',
@@ -114,7 +114,7 @@ export const SHAPE_LEVERS = {
     reads: 'noseShare',
     lotMore: 'It paddles and planes early, and catches in anything steep.',
     lotLess: 'Nothing to catch, and nothing to paddle on.',
-    move: (b, n) => endWidth(b, 'nose', (n * inch(1)) / 4),
+    shift: (b, by) => endWidth(b, 'nose', by),
   },
   tailWidth: {
     more: 'wider tail',
@@ -124,7 +124,7 @@ export const SHAPE_LEVERS = {
     reads: 'tailShare',
     lotMore: 'Lift and speed in weak waves; it lets go at speed.',
     lotLess: 'It sinks and holds, and stops in a flat part.',
-    move: (b, n) => endWidth(b, 'tail', (n * inch(1)) / 4),
+    shift: (b, by) => endWidth(b, 'tail', by),
   },
   block: {
     more: 'wider block',
@@ -134,11 +134,11 @@ export const SHAPE_LEVERS = {
     reads: 'block_mm',
     lotMore: 'Corners that bite and lift; it slides when it is fast.',
     lotLess: 'A pin in all but name: hold, and little lift.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       outline: {
         ...b.outline,
-        tail: { ...b.outline.tail, block_mm: Math.max(0, b.outline.tail.block_mm + (n * inch(1)) / 4) },
+        tail: { ...b.outline.tail, block_mm: Math.max(0, b.outline.tail.block_mm + by) },
       },
     }),
   },
@@ -151,7 +151,7 @@ export const SHAPE_LEVERS = {
     falls: true,
     lotMore: 'It turns anywhere and runs in no line.',
     lotLess: 'Drive and speed, and turns from the tail alone.',
-    move: (b, n) => endWidth(endWidth(b, 'nose', (-n * inch(1)) / 8), 'tail', (-n * inch(1)) / 8),
+    shift: (b, by) => endWidth(endWidth(b, 'nose', -by), 'tail', -by),
   },
   wingDepth: {
     more: 'deeper wing',
@@ -161,13 +161,13 @@ export const SHAPE_LEVERS = {
     reads: 'wingDepth_mm',
     lotMore: 'Two boards in one: full ahead of the wing, a pin behind it.',
     lotLess: 'The wing fades into the rail.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       outline: {
         ...b.outline,
         wings: b.outline.wings.map((wing) => ({
           ...wing,
-          depth_mm: Math.max(0.5, wing.depth_mm + (n * inch(1)) / 16),
+          depth_mm: Math.max(0.5, wing.depth_mm + by),
         })),
       },
     }),
@@ -180,11 +180,11 @@ export const SHAPE_LEVERS = {
     reads: 'wingFrom_mm',
     lotMore: 'A long narrow tail: loose and tight, with little drive.',
     lotLess: 'The wing is too near the tail to turn about.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       outline: {
         ...b.outline,
-        wings: b.outline.wings.map((wing) => ({ ...wing, fromTail_mm: wing.fromTail_mm + (n * inch(1)) / 2 })),
+        wings: b.outline.wings.map((wing) => ({ ...wing, fromTail_mm: wing.fromTail_mm + by })),
       },
     }),
   },
@@ -196,11 +196,11 @@ export const SHAPE_LEVERS = {
     reads: 'wingRaised',
     lotMore: 'The edge climbs to the deck: smooth, with less bite.',
     lotLess: 'A flat wing pivots abruptly.',
-    move: (b, n) => ({
+    shift: (b, by) => ({
       ...b,
       outline: {
         ...b.outline,
-        wings: b.outline.wings.map((wing) => ({ ...wing, raised: clamp(wing.raised + 0.25 * n, 0, 1) })),
+        wings: b.outline.wings.map((wing) => ({ ...wing, raised: clamp(wing.raised + by, 0, 1) })),
       },
     }),
   },
@@ -212,7 +212,7 @@ export const SHAPE_LEVERS = {
     reads: 'noseRockerShare',
     lotMore: 'It never pearls, pushes water and catches late.',
     lotLess: 'In early, and under at the first steep drop.',
-    move: (b, n) => tipLift(b, 'nose', (n * inch(1)) / 8),
+    shift: (b, by) => tipLift(b, 'nose', by),
   },
   entry: {
     more: 'more curve in the entry',
@@ -222,7 +222,7 @@ export const SHAPE_LEVERS = {
     reads: 'entryShare',
     lotMore: 'An even curve to the tip that rises over chop and pushes water.',
     lotLess: 'Flat to the last inches, then a flip.',
-    move: (b, n) => entryLift(b, 'nose', (n * inch(1)) / 16),
+    shift: (b, by) => entryLift(b, 'nose', by),
   },
   tailRocker: {
     more: 'more tail rocker',
@@ -232,7 +232,7 @@ export const SHAPE_LEVERS = {
     reads: 'tailRockerShare',
     lotMore: 'It turns on a plate and drags in a line.',
     lotLess: 'Fast, and stuck in its line.',
-    move: (b, n) => tipLift(b, 'tail', (n * inch(1)) / 16),
+    shift: (b, by) => tipLift(b, 'tail', by),
   },
   tailKick: {
     more: 'tail curve spread forward',
@@ -242,7 +242,7 @@ export const SHAPE_LEVERS = {
     reads: 'tailKick',
     lotMore: 'Even rocker that trims and pushes no water.',
     lotLess: 'A kick: the nose lifts when it is stepped on, the middle drags.',
-    move: (b, n) => entryLift(b, 'tail', (n * inch(1)) / 16),
+    shift: (b, by) => entryLift(b, 'tail', by),
   },
   foilForward: {
     more: 'foam forward',
@@ -252,6 +252,6 @@ export const SHAPE_LEVERS = {
     reads: 'foilBias12_mm',
     lotMore: 'It paddles in and rides from the front foot; the tail sinks.',
     lotLess: 'Power under the back foot; the nose dives when paddled.',
-    move: (b, n) => foilTilt(b, (n * inch(1)) / 16),
+    shift: (b, by) => foilTilt(b, by),
   },
-} as const satisfies Record<string, Lever>;
+});
