@@ -116,7 +116,7 @@ export function BuiltText({ text }: { text: string }) {
           if (i % 2 === 0) return i + 1 < parts.length ? part.replace(/(\d) $/, '$1') : part;
           const [over, under] = part.split('/');
           return (
-            <span key={i} style={{ whiteSpace: 'nowrap' }}>
+            <span key={i} className="one-line">
               <span className="over">{over}</span>
               <span className="slash">⁄</span>
               <span className="under">{under}</span>

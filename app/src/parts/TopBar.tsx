@@ -50,7 +50,7 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
         <SaveMark />
         <Popover
           content={
-            <div style={{ width: 230, display: 'grid', gap: 12 }}>
+            <div className="fit-230 stack-12">
               <ShopChoices />
               <Link to="/settings">All settings</Link>
             </div>

@@ -12,7 +12,7 @@ const ITEMS = [
 /** What the waves are like, as fields of an Ant Design form. */
 export function WavesItems({ prefix }: { prefix: string }) {
   return ITEMS.map(([name, label, words]) => (
-    <Form.Item key={name} name={[prefix, name]} label={label} style={{ marginBottom: 8 }}>
+    <Form.Item key={name} name={[prefix, name]} label={label} className="below-8">
       <Select options={optionsOf<string>(words)} />
     </Form.Item>
   ));

@@ -16,6 +16,7 @@ export {
   CLOTH,
   CLOTHS,
   type GlassSchedule,
+  type Laminate,
   type Laminated,
   laminated,
   lighter,

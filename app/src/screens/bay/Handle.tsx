@@ -18,6 +18,8 @@ export interface HandleAxis {
   high_mm?: number;
   /** Only keys move it: a pull along it does nothing. */
   keysOnly?: boolean;
+  /** Only a pull moves it: its keys work in the whole bay. */
+  pulledOnly?: boolean;
 }
 
 interface HandleProps {
@@ -84,7 +86,7 @@ export function Handle({
     const x = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     const y = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     const [axis, way, name] = x !== 0 ? [along, x, 'along'] : [across, y, 'across'];
-    if (!axis || way === 0) return;
+    if (!axis || axis.pulledOnly || way === 0) return;
     const by = way * Math.sign(axis.pixels) * nudgeOf(style, event) * (axis.nudges ?? 1);
     axis.set(within(axis, axis.value_mm + by), `keys:${name}:${label}`);
     event.preventDefault();

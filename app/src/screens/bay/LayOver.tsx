@@ -25,7 +25,7 @@ export function LayOver() {
           optionFilterProp="label"
           allowClear
           placeholder="Lay over another board"
-          style={{ flex: 1, minWidth: 150 }}
+          className="grow least-150"
           value={over?.choice.id ?? null}
           onChange={(id: string | undefined) => {
             if (!id) layOver(undefined);
@@ -67,7 +67,7 @@ export function LayOver() {
         )}
       </div>
       {over && (
-        <div className="row-of-tools" style={{ flexWrap: 'nowrap' }}>
+        <div className="row-of-tools no-wrap">
           <Segmented<Alignment>
             aria-label="Laid together at"
             size="small"
@@ -146,7 +146,7 @@ function Differences() {
       {changed.length === 0 ? (
         <p>Every number is the same.</p>
       ) : (
-        <div style={{ maxHeight: 420, overflowY: 'auto' }} tabIndex={0}>
+        <div className="tall-list" tabIndex={0}>
           <table className="marks">
             <thead>
               <tr>
@@ -182,7 +182,7 @@ function Differences() {
           </table>
         </div>
       )}
-      <p className="quiet" style={{ marginTop: 10 }}>
+      <p className="quiet above-8">
         {levers.length === 0
           ? 'No lever differs.'
           : `${levers.length} ${levers.length === 1 ? 'lever differs' : 'levers differ'}: ${groups

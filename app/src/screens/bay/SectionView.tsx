@@ -19,7 +19,7 @@ export function SectionView({ tools }: { tools?: ReactNode }) {
   const fromTail = hook_mm;
   const fromNose = record.board.length_mm - hook_mm;
   return (
-    <section aria-label="Section at the hook" style={{ display: 'flex', flexDirection: 'column' }}>
+    <section aria-label="Section at the hook" className="in-a-column">
       <div className="head">
         <h2>
           Section<span className="long"> at the hook</span>
@@ -29,7 +29,7 @@ export function SectionView({ tools }: { tools?: ReactNode }) {
         </span>
         {tools}
       </div>
-      <div ref={box} style={{ flex: 1, minHeight: 90 }}>
+      <div ref={box} className="grow">
         {width > 0 && section && <Drawn section={section} width={width} height={height} />}
         {!section && <p className="quiet">The tip: no breadth here. Slide the hook inward.</p>}
       </div>

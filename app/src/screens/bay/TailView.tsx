@@ -31,12 +31,12 @@ export function TailView() {
   );
   if (view === 'section') return <SectionView tools={choice} />;
   return (
-    <section aria-label={VIEW_WORDS[view]} style={{ display: 'flex', flexDirection: 'column' }}>
+    <section aria-label={VIEW_WORDS[view]} className="in-a-column">
       <div className="head tools">
         <h2>{view === 'tail' ? 'Tail' : 'From behind'}</h2>
         {choice}
       </div>
-      <div ref={box} style={{ flex: 1, minHeight: 120 }}>
+      <div ref={box} className="grow">
         {width > 0 && view === 'tail' && <Tail shape={shape} width={width} height={height} />}
         {width > 0 && view === 'behind' && <Behind shape={shape} width={width} height={height} />}
       </div>

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { formatLength, INCH_mm } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { startDrag } from './drag.ts';
+import { Handle } from './Handle.tsx';
 import { type PlankScale, TAPE_HEIGHT } from './scale.ts';
 
 interface TapeProps {
@@ -23,15 +24,12 @@ export const Tape = memo(function Tape({ scale, length_mm, hook_mm, moveHook }: 
   const ticks = Array.from({ length: count + 1 }, (_, i) => i);
   const size = (i: number) => (i % major === 0 ? 11 : i % middle === 0 ? 8 : 5);
   const labelEvery = metric ? 10 : 6;
-  const short = (mm: number) => formatLength(mm, metric ? style : { kind: 'fraction', denominator: 4 as 8 });
   const x0 = scale.x(0) - 12;
   const x1 = scale.x(length_mm) + 12;
-  const hookX = scale.x(hook_mm);
   return (
     <g>
       <g
-        className="tape"
-        style={{ cursor: 'pointer' }}
+        className="tape pressed"
         onPointerDown={(event) => {
           const at = scale.station(event.nativeEvent.offsetX);
           moveHook(at);
@@ -86,6 +84,20 @@ export const Tape = memo(function Tape({ scale, length_mm, hook_mm, moveHook }: 
             ))}
         </g>
       </g>
+      <Hook scale={scale} length_mm={length_mm} hook_mm={hook_mm} moveHook={moveHook} />
+    </g>
+  );
+});
+
+/** Where on the board everything is read: its line over both views and its two distances. ← → move it from anywhere. */
+function Hook({ scale, length_mm, hook_mm, moveHook }: TapeProps) {
+  const style = useLengthStyle();
+  const metric = style.kind === 'cm' || style.kind === 'mm';
+  const short = (mm: number) => formatLength(mm, metric ? style : { kind: 'fraction', denominator: 4 as 8 });
+  const top = scale.tapeTop;
+  const hookX = scale.x(hook_mm);
+  return (
+    <>
       <line
         x1={hookX}
         x2={hookX}
@@ -105,18 +117,15 @@ export const Tape = memo(function Tape({ scale, length_mm, hook_mm, moveHook }: 
         strokeWidth={1.2}
         pointerEvents="none"
       />
-      <g
-        role="slider"
-        tabIndex={0}
-        aria-label="Hook on the tape"
-        aria-valuemin={0}
-        aria-valuemax={Math.round(length_mm)}
-        aria-valuenow={Math.round(hook_mm)}
-        aria-valuetext={`${formatLength(hook_mm, style)} from tail, ${formatLength(length_mm - hook_mm, style)} from nose`}
-        className="hook"
-        style={{ cursor: 'ew-resize' }}
-        onPointerDown={(event) => {
-          startDrag(event, { onMove: (dx) => moveHook(hook_mm + dx / scale.k) });
+      <Handle
+        label="Hook on the tape"
+        now={Math.round(hook_mm)}
+        low={0}
+        high={Math.round(length_mm)}
+        along={{ value_mm: hook_mm, pixels: scale.k, pulledOnly: true, grid_mm: 0, set: moveHook }}
+        group={{
+          className: 'hook slides',
+          'aria-valuetext': `${formatLength(hook_mm, style)} from tail, ${formatLength(length_mm - hook_mm, style)} from nose`,
         }}
       >
         <rect
@@ -138,7 +147,7 @@ export const Tape = memo(function Tape({ scale, length_mm, hook_mm, moveHook }: 
             {short(length_mm - hook_mm)}
           </text>
         </g>
-      </g>
-    </g>
+      </Handle>
+    </>
   );
-});
+}

@@ -76,7 +76,7 @@ export function Line() {
       <TopBar />
       <main className="line">
         {holder}
-        <svg width={0} height={0} aria-hidden style={{ position: 'absolute' }}>
+        <svg width={0} height={0} aria-hidden className="lifted">
           <FoamGradient />
         </svg>
         <header className="line-head">

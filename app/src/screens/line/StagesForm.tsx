@@ -33,10 +33,6 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
     [next[i], next[i + by]] = [next[i + by], next[i]];
     changeWorkshop({ stages: next });
   };
-  const inUse = (stage: Stage) => boards.some(({ record }) => record.order?.stage === stage.id);
-  const number = (value: number | null, keep: (value: number) => void) => {
-    if (typeof value === 'number') keep(value);
-  };
   const { say, holder } = useDone();
   return (
     <Drawer title="Stages and hours" open={open} onClose={onClose} size={640}>
@@ -54,73 +50,20 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
         </thead>
         <tbody>
           {stages.map((stage, i) => (
-            <tr key={stage.id}>
-              <td>
-                <Input
-                  key={stage.name}
-                  aria-label={`Name of stage ${i + 1}`}
-                  size="small"
-                  maxLength={40}
-                  defaultValue={stage.name}
-                  onBlur={(event) => {
-                    const name = event.target.value.trim();
-                    if (name !== '' && name !== stage.name) put(i, { name });
-                  }}
-                />
-              </td>
-              <td>
-                <InputNumber
-                  aria-label={`Hours of ${stage.name}`}
-                  size="small"
-                  min={0}
-                  max={200}
-                  step={0.25}
-                  value={stage.hands_h}
-                  onChange={(value) => number(value, (hands_h) => put(i, { hands_h }))}
-                />
-              </td>
-              <td>
-                <InputNumber
-                  aria-label={`Days of waiting after ${stage.name}`}
-                  size="small"
-                  min={0}
-                  max={60}
-                  precision={0}
-                  value={stage.wait_days}
-                  onChange={(value) => number(value, (wait_days) => put(i, { wait_days }))}
-                />
-              </td>
-              <td style={{ whiteSpace: 'nowrap' }}>
-                <Button
-                  size="small"
-                  disabled={i === 0}
-                  aria-label={`${stage.name} earlier`}
-                  onClick={() => move(i, -1)}
-                >
-                  ↑
-                </Button>
-                <Button
-                  size="small"
-                  disabled={i === stages.length - 1}
-                  aria-label={`${stage.name} later`}
-                  onClick={() => move(i, 1)}
-                >
-                  ↓
-                </Button>
-                <Button
-                  size="small"
-                  disabled={stages.length === 1 || inUse(stage)}
-                  title={inUse(stage) ? 'Boards stand at it' : undefined}
-                  aria-label={`Take ${stage.name} out`}
-                  onClick={() => {
-                    changeWorkshop({ stages: stages.filter((_, k) => k !== i) });
-                    say({ words: `${stage.name} is taken out.`, back: () => changeWorkshop({ stages }) });
-                  }}
-                >
-                  ×
-                </Button>
-              </td>
-            </tr>
+            <StageRow
+              key={stage.id}
+              stage={stage}
+              place={i + 1}
+              first={i === 0}
+              last={i === stages.length - 1}
+              inUse={boards.some(({ record }) => record.order?.stage === stage.id)}
+              put={(change) => put(i, change)}
+              move={(by) => move(i, by)}
+              takeOut={() => {
+                changeWorkshop({ stages: stages.filter((_, k) => k !== i) });
+                say({ words: `${stage.name} is taken out.`, back: () => changeWorkshop({ stages }) });
+              }}
+            />
           ))}
         </tbody>
       </table>
@@ -148,6 +91,94 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
         </Button>
       </div>
       <Days weekdays={weekdays} closed={closed} />
+      <Hands people={people} hoursADay={hoursADay} />
+      <p className="quiet">
+        One board has one pair of hands at a time. The usual hours and waits are from memory: put in your own clock.
+        Cure by the data sheet of your resin, not by the calendar.
+      </p>
+    </Drawer>
+  );
+}
+
+/** A field that is emptied changes nothing. */
+const number = (value: number | null, keep: (value: number) => void) => {
+  if (typeof value === 'number') keep(value);
+};
+
+interface StageRowProps {
+  stage: Stage;
+  place: number;
+  first: boolean;
+  last: boolean;
+  /** Boards stand at it: it cannot be taken out. */
+  inUse: boolean;
+  put: (change: Partial<Stage>) => void;
+  move: (by: 1 | -1) => void;
+  takeOut: () => void;
+}
+
+function StageRow({ stage, place, first, last, inUse, put, move, takeOut }: StageRowProps) {
+  return (
+    <tr>
+      <td>
+        <Input
+          key={stage.name}
+          aria-label={`Name of stage ${place}`}
+          size="small"
+          maxLength={40}
+          defaultValue={stage.name}
+          onBlur={(event) => {
+            const name = event.target.value.trim();
+            if (name !== '' && name !== stage.name) put({ name });
+          }}
+        />
+      </td>
+      <td>
+        <InputNumber
+          aria-label={`Hours of ${stage.name}`}
+          size="small"
+          min={0}
+          max={200}
+          step={0.25}
+          value={stage.hands_h}
+          onChange={(value) => number(value, (hands_h) => put({ hands_h }))}
+        />
+      </td>
+      <td>
+        <InputNumber
+          aria-label={`Days of waiting after ${stage.name}`}
+          size="small"
+          min={0}
+          max={60}
+          precision={0}
+          value={stage.wait_days}
+          onChange={(value) => number(value, (wait_days) => put({ wait_days }))}
+        />
+      </td>
+      <td className="one-line">
+        <Button size="small" disabled={first} aria-label={`${stage.name} earlier`} onClick={() => move(-1)}>
+          ↑
+        </Button>
+        <Button size="small" disabled={last} aria-label={`${stage.name} later`} onClick={() => move(1)}>
+          ↓
+        </Button>
+        <Button
+          size="small"
+          disabled={(first && last) || inUse}
+          title={inUse ? 'Boards stand at it' : undefined}
+          aria-label={`Take ${stage.name} out`}
+          onClick={takeOut}
+        >
+          ×
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+function Hands({ people, hoursADay }: Pick<Workshop, 'people' | 'hoursADay'>) {
+  return (
+    <>
       <h3>Hands</h3>
       <div className="row-of-tools">
         <InputNumber
@@ -171,11 +202,7 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
         />
         <span>hours of boards a day each</span>
       </div>
-      <p className="quiet">
-        One board has one pair of hands at a time. The usual hours and waits are from memory: put in your own clock.
-        Cure by the data sheet of your resin, not by the calendar.
-      </p>
-    </Drawer>
+    </>
   );
 }
 

@@ -1,21 +1,15 @@
-import { Button, Input, Segmented, Select } from 'antd';
+import { Input } from 'antd';
 import { useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { type Board, FAMILIES, type Family, FAMILY_WORDS } from '@june-tide/core/document';
-import { withLength } from '@june-tide/core/edit';
-import { readBoardFile } from '@june-tide/core/files';
-import { models } from '@june-tide/core/models';
-import type { BoardRecord } from '@june-tide/core/record';
 import { FOOT_mm } from '@june-tide/core/units';
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
-import { measuresFor } from '../../store/derived.ts';
-import { addBoard, type ShedState, useShed } from '../../store/shed.ts';
+import { type ShedState, useShed } from '../../store/shed.ts';
+import { found, type Order, riderNameOf, type Which } from './found.ts';
+import { RackFoot } from './RackFoot.tsx';
+import { RackOrder } from './RackOrder.tsx';
 import { Stood } from './Stood.tsx';
-
-type Order = 'length' | 'litres' | 'rider' | 'date';
 
 const LEFT = 66;
 const CAPTION = 108;
@@ -28,55 +22,24 @@ export function Rack() {
   const unreadable = useShed((shed) => shed.unreadable);
   const [find, setFind] = useState('');
   const [order, setOrder] = useState<Order>('length');
-  const [family, setFamily] = useState<Family | 'all' | 'archived' | 'bin'>('all');
+  const [family, setFamily] = useState<Which>('all');
   const bin = useShed((shed) => shed.bin);
   const binned = Object.keys(bin).length;
   const [scrolled, setScrolled] = useState(0);
   const wall = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(wall);
-  const navigate = useNavigate();
-  const picker = useRef<HTMLInputElement>(null);
-  const tablePicker = useRef<HTMLInputElement>(null);
   const { say, refuse, holder } = useDone();
 
-  const riderName = (record: BoardRecord) =>
-    record.riderId === null ? 'unsold' : (riders[record.riderId]?.name ?? 'unsold');
-  const shown = useMemo(() => {
-    const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean);
-    const text = (record: BoardRecord) =>
-      `${record.board.name} ${record.number} ${FAMILY_WORDS[record.board.family]} ${record.riderId ? (riders[record.riderId]?.name ?? '') : ''}`.toLowerCase();
-    const name = (record: BoardRecord) => (record.riderId ? (riders[record.riderId]?.name ?? '') : '') || '\uffff';
-    const before: Record<Order, (a: BoardRecord, b: BoardRecord) => number> = {
-      length: (a, b) => a.board.length_mm - b.board.length_mm,
-      litres: (a, b) => measuresFor(a.board).volume_L - measuresFor(b.board).volume_L,
-      rider: (a, b) => name(a).localeCompare(name(b)),
-      date: (a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt),
-    };
-    const kind = (record: BoardRecord) =>
-      family === 'bin' ||
-      (family === 'archived'
-        ? record.archived === true
-        : record.archived !== true && (family === 'all' || record.board.family === family));
-    return Object.values(family === 'bin' ? bin : records)
-      .filter((record) => kind(record) && words.every((word) => text(record).includes(word)))
-      .sort((a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id));
-  }, [records, bin, riders, find, order, family]);
+  const shown = useMemo(
+    () => found(family === 'bin' ? bin : records, riders, { find, family, order }),
+    [records, bin, riders, find, order, family],
+  );
 
   const longest = Math.max(2600, ...shown.map((r) => r.board.length_mm));
   const floor = height - CAPTION;
   const scale = Math.max(0.05, (floor - 16) / longest);
   const slot = Math.max(LEAST_SLOT, (width - LEFT - 16) / Math.max(1, shown.length));
   const drawnWidth = Math.max(width, LEFT + slot * shown.length + 16);
-
-  const openFile = async (file: File | undefined) => {
-    if (!file) return;
-    const text = await file.text();
-    const read = /\.csv$/i.test(file.name) ? await measuredBoard(text, file.name) : readBoardFile(text);
-    if (read.ok) {
-      const id = addBoard(read.board, null);
-      await navigate(`/bay/${id}/outline`);
-    } else refuse(`${file.name}: ${read.reason} Nothing on the rack was changed.`);
-  };
 
   return (
     <div className="page">
@@ -90,29 +53,7 @@ export function Rack() {
           onChange={(event) => setFind(event.target.value)}
           className="rack-find"
         />
-        <Segmented<Order>
-          aria-label="Order of the rack"
-          value={order}
-          onChange={setOrder}
-          options={[
-            { value: 'length', label: 'Length' },
-            { value: 'litres', label: 'Litres' },
-            { value: 'rider', label: 'Rider' },
-            { value: 'date', label: 'Latest' },
-          ]}
-        />
-        <Select
-          aria-label="Which boards"
-          value={family}
-          onChange={setFamily}
-          style={{ width: 132 }}
-          options={[
-            { value: 'all', label: 'All families' },
-            ...FAMILIES.map((value) => ({ value, label: FAMILY_WORDS[value].replace(/^./, (c) => c.toUpperCase()) })),
-            { value: 'archived', label: 'Put away' },
-            { value: 'bin', label: binned === 0 ? 'The bin, empty' : `The bin, ${binned}` },
-          ]}
-        />
+        <RackOrder order={order} setOrder={setOrder} which={family} setWhich={setFamily} binned={binned} />
       </TopBar>
       <main className="rack">
         <div className="heading">
@@ -145,7 +86,7 @@ export function Rack() {
                   <Stood
                     key={record.id}
                     record={record}
-                    rider={riderName(record)}
+                    rider={riderNameOf(record, riders) ?? 'unsold'}
                     x={x}
                     slot={slot}
                     floor={floor}
@@ -157,46 +98,9 @@ export function Rack() {
               })}
             </svg>
           )}
-          {shown.length === 0 && (
-            <p className="serif" style={{ position: 'absolute', left: 84, top: 120, fontSize: 18 }}>
-              {find || family !== 'all'
-                ? family === 'bin' && !find
-                  ? 'The bin is empty. A board taken off the rack lies here until it is thrown away.'
-                  : 'No board answers to that. Clear the search and choose all families to see the rest.'
-                : 'The rack is empty. Start a board below, or open a board file.'}
-            </p>
-          )}
+          {shown.length === 0 && <p className="serif nothing-stands">{emptyWords(find, family)}</p>}
         </div>
-        <footer className="rack-foot">
-          <h2>Start a board from</h2>
-          <Button type="primary" onClick={() => void navigate('/start')}>
-            a rider and a model
-          </Button>
-          <Button onClick={() => picker.current?.click()}>a board file</Button>
-          <Button onClick={() => tablePicker.current?.click()}>a measured board (CSV)</Button>
-          <input
-            ref={picker}
-            type="file"
-            accept=".json,application/json"
-            aria-label="Board file"
-            hidden
-            onChange={(event) => {
-              void openFile(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-          <input
-            ref={tablePicker}
-            type="file"
-            accept=".csv,text/csv"
-            aria-label="Station table"
-            hidden
-            onChange={(event) => {
-              void openFile(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </footer>
+        <RackFoot refuse={refuse} />
       </main>
     </div>
   );
@@ -215,19 +119,12 @@ function unreadWords({ boards, riders, blanks }: ShedState['unreadable']): strin
 
 const many = (word: string) => (word === 'rider’s card' ? 'riders’ cards' : `${word}s`);
 
-/** A board from the station table somebody measured: the model of that length is what the table does not say. */
-async function measuredBoard(
-  text: string,
-  fileName: string,
-): Promise<{ ok: true; board: Board } | { ok: false; reason: string }> {
-  const { boardFromStations, lengthOfStations } = await import('@june-tide/core/files/packages');
-  const length_mm = lengthOfStations(text);
-  const near = [...models()].sort((a, b) => {
-    const off = (board: Board) => Math.abs(board.length_mm - (length_mm ?? board.length_mm));
-    return off(a) - off(b);
-  })[0];
-  const base = { ...near, name: fileName.replace(/\.csv$/i, '').slice(0, 80) || 'Measured board' };
-  return boardFromStations(length_mm === undefined ? base : withLength(base, length_mm), text);
+/** Why nothing stands on the wall. */
+function emptyWords(find: string, which: Which): string {
+  if (!find && which === 'all') return 'The rack is empty. Start a board below, or open a board file.';
+  return which === 'bin' && !find
+    ? 'The bin is empty. A board taken off the rack lies here until it is thrown away.'
+    : 'No board answers to that. Clear the search and choose all families to see the rest.';
 }
 
 function StandingTape({ floor, scale, longest_mm }: { floor: number; scale: number; longest_mm: number }) {

@@ -25,7 +25,7 @@ interface StoodProps {
 /** One board standing on its tail, with its name and size under it and what can be done with it. */
 export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }: StoodProps) {
   const navigate = useNavigate();
-  const [naming, setNaming] = useState<string>();
+  const [naming, setNaming] = useState(false);
   const [throwing, setThrowing] = useState(false);
   const { board } = record;
   const litres = measuresFor(board).volume_L;
@@ -34,7 +34,7 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
   const open = () => void navigate(`/bay/${record.id}/outline`);
 
   const act: Readonly<Record<string, () => void>> = {
-    rename: () => setNaming(board.name),
+    rename: () => setNaming(true),
     sizes: () => void navigate(`/sizes/${record.id}`),
     copy: () => {
       const id = addBoard(board, record.riderId);
@@ -57,17 +57,6 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
     },
     throwAway: () => setThrowing(true),
   };
-  const rename = () => {
-    const name = naming?.trim() ?? '';
-    if (name !== '' && name.length <= 80 && name !== board.name) {
-      editBoard(record.id, 'new name', (b) => ({ ...b, name }));
-      // The number may be another's of that name already; then it has the next one.
-      const number = useShed.getState().records[record.id]?.number ?? record.number;
-      onDone({ words: `${called} is now ${name} ${number}.`, back: () => undo(record.id) });
-    }
-    setNaming(undefined);
-  };
-
   return (
     <g role="listitem" className="stood" data-board={called}>
       <g
@@ -128,33 +117,66 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
             <Button type="text" size="small" aria-label={`More for ${called}`} icon={<MoreOutlined aria-hidden />} />
           </Dropdown>
         </div>
-        <Modal
-          title={`Throw ${called} away?`}
-          open={throwing}
-          okText="Throw it away"
-          okButtonProps={{ danger: true }}
-          cancelText="Keep it in the bin"
-          onOk={() => throwAway(record.id)}
-          onCancel={() => setThrowing(false)}
-        >
-          <p>{thrownWords(record)} It cannot be had back.</p>
-        </Modal>
-        <Modal
-          title={`Rename ${called}`}
-          open={naming !== undefined}
-          onOk={rename}
-          onCancel={() => setNaming(undefined)}
-        >
-          <Input
-            aria-label="New name"
-            value={naming ?? ''}
-            maxLength={80}
-            onChange={(event) => setNaming(event.target.value)}
-            onPressEnter={rename}
-          />
-        </Modal>
+        <ThrowAway record={record} called={called} open={throwing} onClose={() => setThrowing(false)} />
+        {naming && <Rename record={record} called={called} onDone={onDone} onClose={() => setNaming(false)} />}
       </foreignObject>
     </g>
+  );
+}
+
+interface ThrowAwayProps {
+  record: BoardRecord;
+  called: string;
+  open: boolean;
+  onClose: () => void;
+}
+
+function ThrowAway({ record, called, open, onClose }: ThrowAwayProps) {
+  return (
+    <Modal
+      title={`Throw ${called} away?`}
+      open={open}
+      okText="Throw it away"
+      okButtonProps={{ danger: true }}
+      cancelText="Keep it in the bin"
+      onOk={() => throwAway(record.id)}
+      onCancel={onClose}
+    >
+      <p>{thrownWords(record)} It cannot be had back.</p>
+    </Modal>
+  );
+}
+
+interface RenameProps {
+  record: BoardRecord;
+  called: string;
+  onDone: (done: Done) => void;
+  onClose: () => void;
+}
+
+function Rename({ record, called, onDone, onClose }: RenameProps) {
+  const [naming, setNaming] = useState(record.board.name);
+  const rename = () => {
+    const name = naming.trim();
+    if (name !== '' && name.length <= 80 && name !== record.board.name) {
+      editBoard(record.id, 'new name', (b) => ({ ...b, name }));
+      // The number may be another's of that name already; then it has the next one.
+      const number = useShed.getState().records[record.id]?.number ?? record.number;
+      onDone({ words: `${called} is now ${name} ${number}.`, back: () => undo(record.id) });
+    }
+    onClose();
+  };
+
+  return (
+    <Modal title={`Rename ${called}`} open onOk={rename} onCancel={onClose}>
+      <Input
+        aria-label="New name"
+        value={naming}
+        maxLength={80}
+        onChange={(event) => setNaming(event.target.value)}
+        onPressEnter={rename}
+      />
+    </Modal>
   );
 }
 
@@ -171,7 +193,7 @@ function thrownWords({ rides, order }: BoardRecord): string {
 function SizeBelow({ x, y, width_mm, thickness_mm }: { x: number; y: number; width_mm: number; thickness_mm: number }) {
   return (
     <foreignObject x={x - 70} y={y - 16} width={140} height={22}>
-      <div className="serif" style={{ textAlign: 'center', fontSize: 15, lineHeight: '20px', color: 'var(--ink)' }}>
+      <div className="serif size-below">
         <Measure mm={width_mm} /> × <Measure mm={thickness_mm} />
       </div>
     </foreignObject>

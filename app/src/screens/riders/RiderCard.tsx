@@ -33,7 +33,7 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
   const scale = STANDING / Math.max(1, ...made.map(({ record }) => record.board.length_mm));
   return (
     <>
-      <div className="row-of-tools" style={{ marginTop: 0 }}>
+      <div className="row-of-tools above-0">
         <h2>{rider.name}</h2>
         <Button type="primary" onClick={() => void navigate(`/start?rider=${rider.id}`)}>
           A board for {rider.name}
@@ -52,7 +52,7 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
           Put the card away
         </Button>
       </div>
-      <p className="sentence" style={{ margin: '4px 0 8px' }}>
+      <p className="sentence above-4 below-8">
         {formatMass(rider.mass_kg, massUnit)}, <Measure mm={rider.height_mm} feet />, {rider.age} years.{' '}
         {ABILITY_WORDS[rider.ability]}. {STANCE_WORDS[rider.stance]}. {FITNESS_WORDS[rider.fitness]}, out{' '}
         {rider.surfsAWeek} {rider.surfsAWeek === 1 ? 'time' : 'times'} a week.

@@ -36,7 +36,7 @@ export function Riders() {
               aria-label="Find a rider"
               placeholder="Find a rider"
               allowClear
-              style={{ flex: 1 }}
+              className="grow"
               value={find}
               onChange={(event) => setFind(event.target.value)}
             />
@@ -88,7 +88,7 @@ export function Riders() {
               }}
             />
           ) : (
-            <p className="quiet" style={{ marginTop: 60 }}>
+            <p className="quiet above-60">
               {id === undefined
                 ? 'Pick a rider to see their boards, what changed from one to the next and how it went.'
                 : 'This rider has no card here.'}

@@ -39,7 +39,7 @@ export function Settings() {
                 if (reading) changeSettings({ reading });
               }}
               options={ROCKER_READINGS.map((value) => ({ value, label: capital(READING_WORDS[value]) }))}
-              style={{ display: 'grid', gap: 4 }}
+              className="stack-4"
             />
           </div>
           <p className="quiet">

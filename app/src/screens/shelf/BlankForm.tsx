@@ -99,7 +99,7 @@ export function BlankForm({ blank, onClose, onTakeOff }: BlankFormProps) {
           <Select
             aria-label="Foam of the blank"
             size="small"
-            style={{ width: 130 }}
+            className="fit-132"
             value={blank.foam}
             options={FOAMS.map((value) => ({ value, label: FOAM_WORDS[value] }))}
             onChange={(foam) => change({ foam })}
@@ -113,7 +113,7 @@ export function BlankForm({ blank, onClose, onTakeOff }: BlankFormProps) {
             min={0}
             max={9999}
             precision={0}
-            style={{ width: 80 }}
+            className="fit-76"
             value={blank.stock}
             onChange={(stock) => typeof stock === 'number' && change({ stock })}
           />
@@ -125,7 +125,7 @@ export function BlankForm({ blank, onClose, onTakeOff }: BlankFormProps) {
             size="small"
             min={0}
             max={100000}
-            style={{ width: 90 }}
+            className="fit-96"
             value={blank.price ?? null}
             onChange={(price) => {
               if (typeof price === 'number') {

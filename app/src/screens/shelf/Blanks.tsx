@@ -13,7 +13,6 @@ import { BlankForm } from './BlankForm.tsx';
 export function Blanks() {
   const shelf = useShed((shed) => shed.shelf);
   const records = useShed((shed) => shed.records);
-  const { currency } = useShed((shed) => shed.settings.workshop.prices);
   const [find, setFind] = useState('');
   const [foam, setFoam] = useState<Foam | 'all'>('all');
   const [openId, setOpenId] = useState<string>();
@@ -23,7 +22,6 @@ export function Blanks() {
     .filter((blank) => (foam === 'all' || blank.foam === foam) && blank.name.toLowerCase().includes(words))
     .sort((a, b) => a.length_mm - b.length_mm || a.foam.localeCompare(b.foam) || a.id.localeCompare(b.id));
   const open = shelf.find(({ id }) => id === openId);
-  const taken = (blank: Blank) => takenFor(blank.id, records);
 
   const add = () => {
     const like = open ?? shown[0] ?? usualShelf()[4];
@@ -46,13 +44,13 @@ export function Blanks() {
           aria-label="Find a blank"
           placeholder="Find a blank"
           allowClear
-          style={{ width: 180 }}
+          className="fit-176"
           value={find}
           onChange={(event) => setFind(event.target.value)}
         />
         <Select<Foam | 'all'>
           aria-label="Foam"
-          style={{ width: 150 }}
+          className="fit-150"
           value={foam}
           onChange={setFoam}
           options={[
@@ -71,76 +69,17 @@ export function Blanks() {
       <div className="scrolls">
         <table className="marks" aria-label="The shelf">
           <thead>
-            <tr>
-              <th scope="col">Blank</th>
-              <th scope="col">Foam</th>
-              <th scope="col" className="num">
-                Length
-              </th>
-              <th scope="col" className="num">
-                Width
-              </th>
-              <th scope="col" className="num">
-                Thick
-              </th>
-              <th scope="col" className="num">
-                Nose lift
-              </th>
-              <th scope="col" className="num">
-                Tail lift
-              </th>
-              <th scope="col" className="num">
-                Stringer
-              </th>
-              <th scope="col" className="num">
-                In stock
-              </th>
-              <th scope="col" className="num">
-                Price
-              </th>
-              <th scope="col">
-                <span className="visually-hidden">Change</span>
-              </th>
-            </tr>
+            <BlankHead />
           </thead>
           <tbody>
             {shown.map((blank) => (
-              <tr key={blank.id} className={blank.id === openId ? 'held' : ''}>
-                <th scope="row">{blank.name}</th>
-                <td>{FOAM_WORDS[blank.foam]}</td>
-                <td className="num">
-                  <Measure mm={blank.length_mm} feet />
-                </td>
-                <td className="num">
-                  <Measure mm={blank.width_mm} />
-                </td>
-                <td className="num">
-                  <Measure mm={blank.thickness_mm} />
-                </td>
-                <td className="num">
-                  <Measure mm={blank.noseLift_mm} />
-                </td>
-                <td className="num">
-                  <Measure mm={blank.tailLift_mm} />
-                </td>
-                <td className="num">
-                  {blank.stringer_mm === 0 ? 'none' : `${Number(blank.stringer_mm.toFixed(1))} mm`}
-                </td>
-                <td className="num">
-                  {blank.stock}
-                  {taken(blank) > 0 && <span className="quiet">, {taken(blank)} taken</span>}
-                </td>
-                <td className="num">{blank.price === undefined ? '' : money(blank.price, currency)}</td>
-                <td>
-                  <Button
-                    size="small"
-                    aria-label={`Change ${blank.name}, ${FOAM_WORDS[blank.foam]}`}
-                    onClick={() => setOpenId(blank.id)}
-                  >
-                    Change
-                  </Button>
-                </td>
-              </tr>
+              <BlankRow
+                key={blank.id}
+                blank={blank}
+                held={blank.id === openId}
+                taken={takenFor(blank.id, records)}
+                onOpen={() => setOpenId(blank.id)}
+              />
             ))}
           </tbody>
         </table>
@@ -150,5 +89,85 @@ export function Blanks() {
         <BlankForm key={open.id} blank={open} onClose={() => setOpenId(undefined)} onTakeOff={() => takeOff(open)} />
       )}
     </section>
+  );
+}
+
+function BlankHead() {
+  return (
+    <tr>
+      <th scope="col">Blank</th>
+      <th scope="col">Foam</th>
+      <th scope="col" className="num">
+        Length
+      </th>
+      <th scope="col" className="num">
+        Width
+      </th>
+      <th scope="col" className="num">
+        Thick
+      </th>
+      <th scope="col" className="num">
+        Nose lift
+      </th>
+      <th scope="col" className="num">
+        Tail lift
+      </th>
+      <th scope="col" className="num">
+        Stringer
+      </th>
+      <th scope="col" className="num">
+        In stock
+      </th>
+      <th scope="col" className="num">
+        Price
+      </th>
+      <th scope="col">
+        <span className="visually-hidden">Change</span>
+      </th>
+    </tr>
+  );
+}
+
+interface BlankRowProps {
+  blank: Blank;
+  held: boolean;
+  /** How many of them boards of the rack are cut from. */
+  taken: number;
+  onOpen: () => void;
+}
+
+function BlankRow({ blank, held, taken, onOpen }: BlankRowProps) {
+  const { currency } = useShed((shed) => shed.settings.workshop.prices);
+  return (
+    <tr className={held ? 'held' : ''}>
+      <th scope="row">{blank.name}</th>
+      <td>{FOAM_WORDS[blank.foam]}</td>
+      <td className="num">
+        <Measure mm={blank.length_mm} feet />
+      </td>
+      <td className="num">
+        <Measure mm={blank.width_mm} />
+      </td>
+      <td className="num">
+        <Measure mm={blank.thickness_mm} />
+      </td>
+      <td className="num">
+        <Measure mm={blank.noseLift_mm} />
+      </td>
+      <td className="num">
+        <Measure mm={blank.tailLift_mm} />
+      </td>
+      <td className="num">{blank.stringer_mm === 0 ? 'none' : `${Number(blank.stringer_mm.toFixed(1))} mm`}</td>
+      <td className="num">
+        {blank.stock}
+        {taken > 0 && <span className="quiet">, {taken} taken</span>}
+      </td>
+      <td className="num">{blank.price === undefined ? '' : money(blank.price, currency)}</td>
+      <td>
+        <Button size="small" aria-label={`Change ${blank.name}, ${FOAM_WORDS[blank.foam]}`} onClick={onOpen}>
+          Change
+        </Button>
+      </td>
+    </tr>
   );
 }

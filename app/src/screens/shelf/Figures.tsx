@@ -54,13 +54,13 @@ export function Figures() {
               return (
                 <tr key={key} className={own ? 'held' : ''}>
                   <th scope="row">{words}</th>
-                  <td style={{ whiteSpace: 'nowrap' }}>
+                  <td className="one-line">
                     <InputNumber
                       aria-label={words}
                       size="small"
                       min={low}
                       max={high}
-                      style={{ width: 96 }}
+                      className="fit-96"
                       value={rounded(glass[key])}
                       onChange={(value) => typeof value === 'number' && put(key, value)}
                     />{' '}

@@ -57,7 +57,7 @@ function OwnPrices() {
           aria-label="Currency"
           size="small"
           maxLength={6}
-          style={{ width: 120 }}
+          className="fit-124"
           value={prices.currency}
           onChange={(event) => put({ currency: event.target.value.trim() })}
         />

@@ -64,7 +64,7 @@ function Run({ record }: { record: BoardRecord }) {
           Into the bay
         </Link>
       </header>
-      <div className="row-of-tools no-print" style={{ marginTop: 0 }}>
+      <div className="row-of-tools no-print above-0">
         {field('from_mm', 'Shortest', 'shortest size', true)}
         {field('to_mm', 'Longest', 'longest size', true)}
         {field('step_mm', 'A step is', 'step of the sizes')}
@@ -149,9 +149,8 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
               <span className="no-print">Riders: </span>
               <Select<Ability>
                 aria-label="Riders who"
-                className="no-print"
+                className="no-print fit-230"
                 size="small"
-                style={{ width: 250, textAlign: 'left' }}
                 value={ability}
                 options={optionsOf(ABILITY_WORDS).filter(({ value }) => ABILITIES.includes(value))}
                 onChange={setAbility}

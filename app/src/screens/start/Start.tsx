@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { type Board, FAMILIES, FAMILY_WORDS } from '@june-tide/core/document';
 import { models } from '@june-tide/core/models';
 import type { BoardRecord } from '@june-tide/core/record';
-import { litresFor } from '@june-tide/core/rider';
+import { litresFor, type Rider } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure } from '../../parts/Measure.tsx';
@@ -40,6 +40,9 @@ function boardsOf(records: Readonly<Record<string, BoardRecord>>, riderId: strin
     }));
 }
 
+/** Pixels a mm: the longest board fits its card. */
+const SCALE = 176 / 2900;
+
 /** The brief in its shortest form: who it is for, and which of our models it begins as. */
 export function Start() {
   const riders = useShed((shed) => shed.riders);
@@ -54,7 +57,6 @@ export function Start() {
   const beginnings = [...boardsOf(records, riderId), ...MODELS];
   const model = beginnings.find((beginning) => beginning.key === chosen);
   const target = rider && model && litresFor(rider, model.board.family);
-  const scale = 176 / 2900;
 
   return (
     <div className="page">
@@ -75,13 +77,13 @@ export function Start() {
             />
           ) : (
             <>
-              <div style={{ display: 'flex', gap: 8, marginBottom: 12 }}>
+              <div className="in-a-row below-12">
                 <Select
                   aria-label="Rider"
                   showSearch
                   optionFilterProp="label"
                   placeholder="Choose a rider"
-                  style={{ flex: 1 }}
+                  className="grow"
                   value={riderId ?? null}
                   onChange={setRiderId}
                   options={Object.values(riders)
@@ -90,48 +92,20 @@ export function Start() {
                 />
                 <Button onClick={() => setAdding(true)}>New rider</Button>
               </div>
-              {rider && (
-                <ul className="plain-list">
-                  <li>
-                    {formatMass(rider.mass_kg, massUnit)}, <Measure mm={rider.height_mm} feet />, {rider.age} years old
-                  </li>
-                  <li>{ABILITY_WORDS[rider.ability]}</li>
-                  <li>
-                    Surfs {rider.surfsAWeek} {rider.surfsAWeek === 1 ? 'time' : 'times'} a week.{' '}
-                    {STANCE_WORDS[rider.stance]}.
-                  </li>
-                  <li>
-                    {WAVE_SIZE_WORDS[rider.waves.size]}, {WAVE_POWER_WORDS[rider.waves.power].toLowerCase()} waves
-                  </li>
-                </ul>
-              )}
+              {rider && <RiderLines rider={rider} />}
             </>
           )}
         </section>
         <section aria-label="Model">
           <h1>2. What does it begin as?</h1>
           <div className="model-row" role="radiogroup" aria-label="Models">
-            {beginnings.map(({ key, board, name, kind }) => (
-              <button
-                key={key}
-                type="button"
-                role="radio"
-                aria-checked={chosen === key}
-                className="model"
-                title={board.notes}
-                onClick={() => setChosen(key)}
-              >
-                <svg width={60} height={186} viewBox="-30 -182 60 186" aria-hidden="true">
-                  <FoamGradient />
-                  <BoardPlan board={board} scale={scale} />
-                </svg>
-                <b>{name}</b>
-                <span className="quiet">{kind}</span>
-                <span className="size">
-                  <Measure mm={board.length_mm} feet />
-                  <span>{formatLitres(measuresFor(board).volume_L)}</span>
-                </span>
-              </button>
+            {beginnings.map((beginning) => (
+              <ModelCard
+                key={beginning.key}
+                beginning={beginning}
+                chosen={chosen === beginning.key}
+                onChoose={() => setChosen(beginning.key)}
+              />
             ))}
           </div>
           <div className="start-foot">
@@ -167,5 +141,47 @@ export function Start() {
         </section>
       </main>
     </div>
+  );
+}
+
+/** Who it is for, in four lines. */
+function RiderLines({ rider }: { rider: Rider }) {
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  return (
+    <ul className="plain-list">
+      <li>
+        {formatMass(rider.mass_kg, massUnit)}, <Measure mm={rider.height_mm} feet />, {rider.age} years old
+      </li>
+      <li>{ABILITY_WORDS[rider.ability]}</li>
+      <li>
+        Surfs {rider.surfsAWeek} {rider.surfsAWeek === 1 ? 'time' : 'times'} a week. {STANCE_WORDS[rider.stance]}.
+      </li>
+      <li>
+        {WAVE_SIZE_WORDS[rider.waves.size]}, {WAVE_POWER_WORDS[rider.waves.power].toLowerCase()} waves
+      </li>
+    </ul>
+  );
+}
+
+interface ModelCardProps {
+  beginning: Beginning;
+  chosen: boolean;
+  onChoose: () => void;
+}
+
+function ModelCard({ beginning: { board, name, kind }, chosen, onChoose }: ModelCardProps) {
+  return (
+    <button type="button" role="radio" aria-checked={chosen} className="model" title={board.notes} onClick={onChoose}>
+      <svg width={60} height={186} viewBox="-30 -182 60 186" aria-hidden="true">
+        <FoamGradient />
+        <BoardPlan board={board} scale={SCALE} />
+      </svg>
+      <b>{name}</b>
+      <span className="quiet">{kind}</span>
+      <span className="size">
+        <Measure mm={board.length_mm} feet />
+        <span>{formatLitres(measuresFor(board).volume_L)}</span>
+      </span>
+    </button>
   );
 }

@@ -83,7 +83,7 @@ export function NoteCard({ note }: { note: Note }) {
                 maxLength={500}
                 value={reason}
                 onChange={(event) => setReason(event.target.value)}
-                style={{ flex: 1 }}
+                className="grow"
               />
               <Button size="small" htmlType="submit" type="primary">
                 It is meant

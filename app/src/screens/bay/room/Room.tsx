@@ -79,7 +79,7 @@ export default function Room() {
         data-corners={solid ? solid.triangles.length : 0}
         tabIndex={0}
         aria-label="The board in the round. Drag to turn, wheel to come nearer."
-        style={{ width: '100%', height: '100%', display: failure === undefined ? 'block' : 'none' }}
+        className={failure === undefined ? 'solid' : 'solid gone'}
       />
       {failure !== undefined && <Silhouettes reason={failure} />}
       {failure === undefined && (

@@ -26,7 +26,7 @@ export function BandsBench() {
   const choose = (change: Partial<BandCounts>) => count({ ...counts, ...change });
   return (
     <div role="group" aria-label="Rail bands" className="bands">
-      <div className="row-of-tools no-print" style={{ marginTop: 0 }}>
+      <div className="row-of-tools no-print above-0">
         <span>On the deck side</span>
         <Segmented
           aria-label="Bands on the deck side"
@@ -59,12 +59,12 @@ export function BandsBench() {
       )}
       {bands && (
         <>
-          <p className="sentence" data-testid="bands-left" style={{ margin: '6px 0' }}>
+          <p className="sentence above-6 below-6" data-testid="bands-left">
             {formatLitres(bands.left_L, 2)} left to sand on both rails together.
           </p>
           <BandTable bands={bands} />
           <BandSection bands={bands} />
-          <p className="quiet" style={{ margin: '4px 0' }}>
+          <p className="quiet above-4 below-4">
             Each cut touches the finished rail and never goes into it. In: from the rail to the inner edge of the cut,
             held level. Down: on the square side, from the deck. Up: on the side, from the bottom. Cut from the deck
             outward, join the marks with a batten, then sand.
@@ -155,7 +155,7 @@ function BandSection({ bands }: { bands: RailBands }) {
     <svg
       viewBox={`0 0 ${(8 + half * k).toFixed(0)} ${(12 + (high - low) * k).toFixed(0)}`}
       width={8 + half * k}
-      style={{ maxWidth: '100%' }}
+      className="at-most-all"
       role="img"
       aria-label="The rail at the hook with the flat cuts round it"
     >

@@ -66,7 +66,7 @@ export function BlankBench() {
       )}
       {ranked && (
         <>
-          <p className="quiet" data-testid="blanks-fit" style={{ margin: '0 0 4px' }}>
+          <p className="quiet above-0 below-4" data-testid="blanks-fit">
             {fitting === 0 ? 'None' : fitting} of {ranked.length} blanks hold it, the least foam to take off first.
           </p>
           <table className="marks">
@@ -148,7 +148,7 @@ function Wanted() {
     />
   );
   return (
-    <div className="row-of-tools" style={{ marginTop: 0 }} role="group" aria-label="Foam wanted outside">
+    <div className="row-of-tools above-0" role="group" aria-label="Foam wanted outside">
       <span>Outside the board: deck and bottom</span>
       {allowed('surface_mm', 'Over deck and bottom')}
       <span>rails</span>

@@ -43,7 +43,7 @@ export function BottomBench() {
         <Select
           aria-label="A usual bottom to begin from"
           size="small"
-          style={{ width: 166 }}
+          className="fit-176"
           value={preset ?? 'own'}
           options={[
             ...Object.entries(BOTTOM_PRESETS).map(([value, p]) => ({ value, label: p.words })),
@@ -57,7 +57,7 @@ export function BottomBench() {
         <Select
           aria-label="Add a contour"
           size="small"
-          style={{ width: 128 }}
+          className="fit-132"
           value={null}
           placeholder="Add a contour"
           disabled={layers.length >= MOST_LAYERS}
@@ -126,7 +126,7 @@ function LayerRow({ index, layer, held, onHold }: LayerRowProps) {
             min={1}
             max={6}
             value={layer.count ?? 2}
-            style={{ width: 52, marginLeft: 8 }}
+            className="fit-56 apart"
             onChange={(count) => {
               if (typeof count === 'number') step('number of channels', (b) => withLayer(b, index, { count }));
             }}
@@ -152,7 +152,7 @@ function LayerRow({ index, layer, held, onHold }: LayerRowProps) {
           max={100}
           step={5}
           suffix="%"
-          style={{ width: 76 }}
+          className="fit-76"
           value={Math.round(layer.width * 100)}
           onChange={(width) => {
             if (typeof width === 'number') {

@@ -50,24 +50,24 @@ export function BriefForm({ onDone }: { onDone: () => void }) {
   };
   return (
     <Form<BriefValues> layout="vertical" initialValues={initial} onFinish={keep} requiredMark={false} size="small">
-      <Form.Item name="purpose" label="What this board is for" style={{ marginBottom: 6 }}>
+      <Form.Item name="purpose" label="What this board is for" className="below-6">
         <Input maxLength={500} placeholder="Winter step-up for the outer bank" />
       </Form.Item>
       <div className="grid-2">
         <WavesItems prefix="waves" />
-        <Form.Item name="family" label="Family wished" style={{ marginBottom: 6 }}>
+        <Form.Item name="family" label="Family wished" className="below-6">
           <Select allowClear options={FAMILIES.map((value) => ({ value, label: FAMILY_WORDS[value] }))} />
         </Form.Item>
-        <Form.Item name="wishLitres" label="Litres wished" style={{ marginBottom: 6 }}>
-          <InputNumber min={10} max={200} step={0.5} suffix="L" style={{ width: '100%' }} />
+        <Form.Item name="wishLitres" label="Litres wished" className="below-6">
+          <InputNumber min={10} max={200} step={0.5} suffix="L" className="fit-all" />
         </Form.Item>
-        <Form.Item name="targetMass" label="Weight wished, finished" style={{ marginBottom: 6 }}>
-          <InputNumber min={1} max={20} step={0.1} suffix="kg" style={{ width: '100%' }} />
+        <Form.Item name="targetMass" label="Weight wished, finished" className="below-6">
+          <InputNumber min={1} max={20} step={0.1} suffix="kg" className="fit-all" />
         </Form.Item>
-        <Form.Item name="dueOn" label="Due" style={{ marginBottom: 6 }}>
-          <DatePicker style={{ width: '100%' }} />
+        <Form.Item name="dueOn" label="Due" className="below-6">
+          <DatePicker className="fit-all" />
         </Form.Item>
-        <Form.Item name="againstId" label="Judged against" style={{ marginBottom: 6 }}>
+        <Form.Item name="againstId" label="Judged against" className="below-6">
           <Select
             allowClear
             showSearch
@@ -79,10 +79,10 @@ export function BriefForm({ onDone }: { onDone: () => void }) {
           />
         </Form.Item>
       </div>
-      <Form.Item name="mustHaves" label="It must have" style={{ marginBottom: 8 }}>
+      <Form.Item name="mustHaves" label="It must have" className="below-8">
         <Input maxLength={500} placeholder="Five boxes, a red pinline" />
       </Form.Item>
-      <div className="row-of-tools" style={{ marginTop: 0 }}>
+      <div className="row-of-tools above-0">
         <Button type="primary" htmlType="submit">
           Keep the brief
         </Button>

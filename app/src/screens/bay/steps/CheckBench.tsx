@@ -234,7 +234,7 @@ function ToAnExtreme() {
           size="small"
           showSearch
           optionFilterProp="label"
-          style={{ width: 210 }}
+          className="fit-210"
           value={id}
           onChange={setId}
           options={LEVER_IDS.map((value) => ({

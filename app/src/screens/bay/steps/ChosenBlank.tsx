@@ -80,7 +80,7 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
           strokeWidth={1.5}
         />
       </svg>
-      <p className="quiet" style={{ margin: '2px 0' }}>
+      <p className="quiet above-2 below-2">
         Heights drawn twice as tall. Ends: <Measure mm={shift_mm} /> at the tail,{' '}
         <Measure mm={blank.length_mm - L - shift_mm} /> at the nose.
       </p>
@@ -158,7 +158,7 @@ function PlaningTable({
   const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
   return (
     <>
-      <p className="quiet" style={{ margin: '8px 0 2px' }}>
+      <p className="quiet above-8 below-2">
         Passes of at most <Measure mm={planerPass_mm} />, bottom first: off, then what callipers read at the stringer.
       </p>
       <table className="marks" aria-label="Planing plan">
@@ -180,7 +180,7 @@ function PlaningTable({
               </th>
               {plan.map((station) => (
                 <td key={station.x_mm} className="num">
-                  <span className="quiet" style={{ marginRight: 6 }}>
+                  <span className="quiet apart-after">
                     −<Measure mm={station.passes[i].depth_mm} />
                   </span>{' '}
                   <Measure mm={station.passes[i].thicknessAfter_mm} />

@@ -33,7 +33,7 @@ export function CostBench() {
   return (
     <div role="group" aria-label="Cost" className="cost">
       {holder}
-      <p className="sentence" data-testid="price" style={{ margin: '0 0 6px' }}>
+      <p className="sentence above-0 below-6" data-testid="price">
         It costs the shop <b>{say(sheet.cost)}</b>; with {Math.round(prices.margin * 100)} % on it the price is{' '}
         <b>{say(sheet.price)}</b>.
       </p>

@@ -25,7 +25,7 @@ import { WingsTable } from './WingsTable.tsx';
 /** Tells where the marks ask for a hollow that the batten could not avoid. */
 function Hollows({ stretches }: { stretches: [number, number][] }) {
   return stretches.map(([from, to]) => (
-    <p key={from} role="status" style={{ margin: '6px 0 0', color: 'var(--coral-text)' }}>
+    <p key={from} role="status" className="above-6 below-0 wrong">
       The marks ask for a hollow from <Measure mm={from} /> to <Measure mm={to} /> from the tail. Move one toward the
       batten, or lift it off.
     </p>
@@ -51,9 +51,7 @@ function TailDepth() {
           )
         }
       />{' '}
-      <span className="quiet" style={{ fontSize: 13 }}>
-        deep
-      </span>
+      <span className="quiet small">deep</span>
     </>
   );
 }
@@ -124,7 +122,7 @@ function Reading() {
         <Select
           aria-label="Lifts as read"
           size="small"
-          style={{ width: 176 }}
+          className="fit-176"
           value={reading}
           options={OTHER_READINGS.map((value) => ({ value, label: READING_WORDS[value] }))}
           onChange={setReading}
@@ -144,7 +142,7 @@ function Reading() {
           onChange={(mm, nudge) => set('tail', mm, nudge)}
         />
       </div>
-      <p className="quiet" style={{ margin: '6px 0 0' }}>
+      <p className="quiet above-6 below-0">
         Rail line: <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
         <Measure mm={railLineAt(shape, L / 2)} signed /> in the middle, <Measure mm={railLineAt(shape, TWELVE_mm)} /> up
         at tail 12. A tape along the bottom reads <Measure mm={curveLength_mm(shape)} feet />.
@@ -165,7 +163,7 @@ export function FoilBench() {
         <span className="quiet">thickness at the stringer, finished foam</span>
       </div>
       <MarksTable curve="foil" />
-      <p className="quiet" style={{ margin: '6px 0 0' }}>
+      <p className="quiet above-6 below-0">
         Nose against tail at the same distance from each end:{' '}
         {foilDifferences(shape).map(({ at_mm, difference_mm }, i) => (
           <span key={at_mm}>

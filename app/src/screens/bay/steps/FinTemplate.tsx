@@ -41,7 +41,7 @@ export function FinTemplateEditor({ name, box, onChange }: FinTemplateProps) {
         max={max}
         suffix={suffix}
         value={Math.round(value)}
-        style={{ width: 74 }}
+        className="fit-76"
         onChange={(next) => {
           if (typeof next === 'number') onChange(label, write(next), `fin:${label}`);
         }}
@@ -56,7 +56,7 @@ export function FinTemplateEditor({ name, box, onChange }: FinTemplateProps) {
           <svg width={160} height={142} role="img" aria-label={`${template.name}, drawn`}>
             <path d={`M${path}Z`} fill="var(--board)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
           </svg>
-          <div style={{ display: 'grid', gap: 8 }}>
+          <div className="stack-8">
             {number('rake', (template.rake_rad * 180) / Math.PI, [-15, 65], '°', (v) => ({
               rake_rad: (v * Math.PI) / 180,
             }))}

@@ -35,7 +35,7 @@ export function FinsBench() {
           aria-label="Fin setup"
           size="small"
           value={board.fins.setup}
-          style={{ width: 150 }}
+          className="fit-150"
           options={FIN_SETUPS.map((value) => ({ value, label: capital(SETUP_WORDS[value]) }))}
           onChange={(setup) => editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => withSetup(b, setup))}
         />
@@ -66,7 +66,7 @@ export function FinsBench() {
       {troubles.map((trouble) => (
         <Trouble key={`${trouble.code}${trouble.box}`} trouble={trouble} role={board.fins.boxes[trouble.box].role} />
       ))}
-      <p className="quiet" style={{ margin: '6px 0 0' }}>
+      <p className="quiet above-6 below-0">
         To the trailing edge of the base, along the stringer.
         {toe && (
           <>
@@ -148,7 +148,7 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
               min={-10}
               max={25}
               suffix="°"
-              style={{ width: 62 }}
+              className="fit-62"
               value={Math.round((box.cant_rad * 180) / Math.PI)}
               onChange={(cant) => {
                 if (typeof cant === 'number') set('cant', { cant_rad: (cant * Math.PI) / 180 }, `cant${index}`);
@@ -162,7 +162,7 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
           <Select
             aria-label={`${name} template`}
             size="small"
-            style={{ width: 100 }}
+            className="fit-96"
             value={chosen?.[0] ?? 'own'}
             options={[
               ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),

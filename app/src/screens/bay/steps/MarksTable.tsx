@@ -15,7 +15,7 @@ import { thicknessAt } from '@june-tide/core/foil';
 import { battenAlone, halfBreadthAt } from '@june-tide/core/outline';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
-import { editBoard } from '../../../store/shed.ts';
+import { editBoard, type EditResult } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
@@ -86,70 +86,26 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
             </tr>
           )}
           {rows.map((row) => (
-            <tr key={row.key} className={held === row.key ? 'held' : ''} onFocus={() => moveHook(row.x_mm)}>
-              <th scope="row">{row.label}</th>
-              <td>
-                {row.movable ? (
-                  <>
-                    <LengthField
-                      small
-                      label={`${row.label} station`}
-                      value_mm={row.at_mm}
-                      onChange={(at, nudge) => move(row, at, nudge)}
-                      onHold={() => hold(row.key)}
-                    />{' '}
-                    <span className="quiet" style={{ fontSize: 13 }}>
-                      {PLACE_WORDS[row.from]}
-                    </span>
-                  </>
-                ) : (
-                  ((row.key === 'block' && blockNote) ?? <span className="quiet">at the {row.from}</span>)
-                )}
-              </td>
-              <td className="num">
-                {row.valued ? (
-                  <LengthField
-                    label={`${row.label} ${VALUE_WORDS[curve].toLowerCase()}`}
-                    value_mm={row.value_mm}
-                    onChange={(value, nudge) => change(row, value, nudge)}
-                    onHold={() => hold(row.key)}
-                  />
-                ) : (
-                  <span className="quiet">level</span>
-                )}
-              </td>
-              {curve === 'outline' && (
-                <td className="num serif quiet batten-alone">
-                  {row.liftable && (
-                    <span className="serif">
-                      <Measure mm={battenAlone(board.outline, shape.anchors, Number(row.key))} />
-                    </span>
-                  )}
-                </td>
-              )}
-              <td>
-                {row.liftable && (
-                  <Button
-                    type="text"
-                    size="small"
-                    aria-label={`Lift off ${row.label}`}
-                    title="Lift it off: the batten springs free here"
-                    icon={<CloseOutlined aria-hidden />}
-                    onClick={() =>
-                      editBoard(record.id, `${row.label.toLowerCase()} lifted off`, (b) =>
-                        withoutMark(b, curve, row.key),
-                      )
-                    }
-                  />
-                )}
-              </td>
-            </tr>
+            <MarkLine
+              key={row.key}
+              curve={curve}
+              row={row}
+              blockNote={blockNote}
+              held={held === row.key}
+              onFocus={() => moveHook(row.x_mm)}
+              onHold={() => hold(row.key)}
+              change={(value_mm, nudge) => change(row, value_mm, nudge)}
+              move={(at_mm, nudge) => move(row, at_mm, nudge)}
+              liftOff={() =>
+                editBoard(record.id, `${row.label.toLowerCase()} lifted off`, (b) => withoutMark(b, curve, row.key))
+              }
+            />
           ))}
         </tbody>
       </table>
       <Button
         size="small"
-        style={{ marginTop: 8 }}
+        className="above-8"
         disabled={
           rows.some((row) => Math.abs(row.x_mm - hook_mm) < 25) || hook_mm < 25 || hook_mm > board.length_mm - 25
         }
@@ -158,5 +114,76 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
         Set a mark at the hook
       </Button>
     </>
+  );
+}
+
+interface MarkLineProps {
+  curve: MarkedCurve;
+  row: MarkRow;
+  blockNote: ReactNode;
+  held: boolean;
+  onFocus: () => void;
+  onHold: () => void;
+  change: (value_mm: number, nudge: boolean) => EditResult;
+  move: (at_mm: number, nudge: boolean) => EditResult;
+  liftOff: () => void;
+}
+
+/** One mark: where it stands, its number, and what the batten alone would have there. */
+function MarkLine({ curve, row, blockNote, held, onFocus, onHold, change, move, liftOff }: MarkLineProps) {
+  const { shape } = useBay();
+  return (
+    <tr className={held ? 'held' : ''} onFocus={onFocus}>
+      <th scope="row">{row.label}</th>
+      <td>
+        {row.movable ? (
+          <>
+            <LengthField
+              small
+              label={`${row.label} station`}
+              value_mm={row.at_mm}
+              onChange={(at, nudge) => move(at, nudge)}
+              onHold={onHold}
+            />{' '}
+            <span className="quiet small">{PLACE_WORDS[row.from]}</span>
+          </>
+        ) : (
+          ((row.key === 'block' && blockNote) ?? <span className="quiet">at the {row.from}</span>)
+        )}
+      </td>
+      <td className="num">
+        {row.valued ? (
+          <LengthField
+            label={`${row.label} ${VALUE_WORDS[curve].toLowerCase()}`}
+            value_mm={row.value_mm}
+            onChange={(value, nudge) => change(value, nudge)}
+            onHold={onHold}
+          />
+        ) : (
+          <span className="quiet">level</span>
+        )}
+      </td>
+      {curve === 'outline' && (
+        <td className="num serif quiet batten-alone">
+          {row.liftable && (
+            <span className="serif">
+              <Measure mm={battenAlone(shape.board.outline, shape.anchors, Number(row.key))} />
+            </span>
+          )}
+        </td>
+      )}
+      <td>
+        {row.liftable && (
+          <Button
+            type="text"
+            size="small"
+            aria-label={`Lift off ${row.label}`}
+            title="Lift it off: the batten springs free here"
+            icon={<CloseOutlined aria-hidden />}
+            onClick={liftOff}
+          />
+        )}
+      </td>
+    </tr>
   );
 }

@@ -1,7 +1,15 @@
 import { Button, DatePicker, Input, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import { daySchema, FIRST_DAY, LAST_DAY, stageCautions, standing, USUAL_SCHEDULE } from '@june-tide/core/make';
+import {
+  daySchema,
+  FIRST_DAY,
+  LAST_DAY,
+  stageCautions,
+  type Standing,
+  standing,
+  USUAL_SCHEDULE,
+} from '@june-tide/core/make';
 import { USUAL_WAVES } from '@june-tide/core/rider';
 import { dayWords, standingWords } from '../../../parts/days.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
@@ -35,7 +43,7 @@ export function OrderBench() {
     });
   return (
     <div role="group" aria-label="Order" className="order">
-      <div className="row-of-tools" style={{ marginTop: 0 }}>
+      <div className="row-of-tools above-0">
         <label className="mini">
           Due
           <DatePicker
@@ -47,7 +55,7 @@ export function OrderBench() {
             onChange={(day) => keepDue(day ? day.format('YYYY-MM-DD') : undefined)}
           />
         </label>
-        <label className="mini" style={{ flex: 1, minWidth: 220 }}>
+        <label className="mini grow least-220">
           Colours and artwork
           <Input
             key={record.colours ?? ''}
@@ -94,35 +102,10 @@ export function OrderBench() {
           </span>
         </div>
       )}
-      <p className="sentence" data-testid="standing" style={{ margin: '8px 0' }}>
+      <p className="sentence above-8 below-8" data-testid="standing">
         {standingWords(stands, due)}
       </p>
-      <table className="marks" aria-label="When each stage is done">
-        <thead>
-          <tr>
-            <th scope="col">Stage</th>
-            <th scope="col">From</th>
-            <th scope="col">To</th>
-            <th scope="col" className="num">
-              Hands
-            </th>
-            <th scope="col" className="num">
-              Then waits
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {stands.plan.map(({ stage, from, to }, i) => (
-            <tr key={stage.id} className={onLine && i === 0 ? 'held' : ''}>
-              <th scope="row">{stage.name}</th>
-              <td>{dayWords(from)}</td>
-              <td>{to === from ? 'the same day' : dayWords(to)}</td>
-              <td className="num">{Number(stage.hands_h.toFixed(2))} h</td>
-              <td className="num">{stage.wait_days === 0 ? '' : `${stage.wait_days} d`}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <StagePlan plan={stands.plan} onLine={onLine} />
       <p className="quiet">
         {due === undefined
           ? 'Counted on from today; with a due day it is worked backwards from it.'
@@ -133,5 +116,37 @@ export function OrderBench() {
       </p>
       {onLine && <Cautions of={stageCautions(order.stage, foam, resin)} />}
     </div>
+  );
+}
+
+/** When each stage is begun and done. */
+function StagePlan({ plan, onLine }: { plan: Standing['plan']; onLine: boolean }) {
+  return (
+    <table className="marks" aria-label="When each stage is done">
+      <thead>
+        <tr>
+          <th scope="col">Stage</th>
+          <th scope="col">From</th>
+          <th scope="col">To</th>
+          <th scope="col" className="num">
+            Hands
+          </th>
+          <th scope="col" className="num">
+            Then waits
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {plan.map(({ stage, from, to }, i) => (
+          <tr key={stage.id} className={onLine && i === 0 ? 'held' : ''}>
+            <th scope="row">{stage.name}</th>
+            <td>{dayWords(from)}</td>
+            <td>{to === from ? 'the same day' : dayWords(to)}</td>
+            <td className="num">{Number(stage.hands_h.toFixed(2))} h</td>
+            <td className="num">{stage.wait_days === 0 ? '' : `${stage.wait_days} d`}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

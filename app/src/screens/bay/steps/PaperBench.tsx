@@ -1,17 +1,14 @@
-import { Button, message, Segmented, Select } from 'antd';
-import { useState } from 'react';
+import { Segmented } from 'antd';
 import {
   CHECK_SQUARE_mm,
-  type DrawingName,
   DRAWINGS,
   drawingToSvg,
   halfOutlineDrawing,
   withCheckSquare,
   writeBoardFile,
 } from '@june-tide/core/files';
-import { placeWords, USUAL_STATIONS } from '@june-tide/core/measure';
 import { type PrintsOn, PRINTS_ON, settingsSchema } from '@june-tide/core/record';
-import { formatLitres, writeLength } from '@june-tide/core/units';
+import { formatLitres } from '@june-tide/core/units';
 import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { NumberField } from '../../../parts/NumberField.tsx';
@@ -20,7 +17,10 @@ import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
+import { OtherTemplates } from './OtherTemplates.tsx';
+import type { Printed } from './printed.ts';
 import { ticketExtras } from './ticketExtras.ts';
+import { useMaking } from './useMaking.tsx';
 
 const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
   A4: 'A4',
@@ -29,8 +29,6 @@ const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
   Tabloid: 'Tabloid',
   roll: 'Roll',
 };
-/** What has no button of its own above. */
-const OTHERS: readonly DrawingName[] = ['railGauges', 'bands', 'bottomGauges', 'sticks', 'outline', 'fins', 'sections'];
 const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
 const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
 const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } as const;
@@ -42,72 +40,19 @@ export function PaperBench() {
   const workshop = useShed((shed) => shed.settings.workshop);
   const shelf = useShed((shed) => shed.shelf);
   const onePage = paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4';
-  const printedOn = paper === 'roll' ? { roll_mm } : paper;
-  const [other, setOther] = useState<DrawingName>('railGauges');
-  const [chosen, setChosen] = useState<number[]>([]);
+  const printedOn: Printed = paper === 'roll' ? { roll_mm } : paper;
   const style = useLengthStyle();
-  const [busy, setBusy] = useState<string>();
-  const [notice, holder] = message.useMessage();
   const { board } = record;
   const name = `${board.name} ${record.number}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
 
-  /** Gauges and sections are cut at stations: at those that were chosen, or at all the usual ones. */
-  const atStations = other === 'railGauges' || other === 'bottomGauges' || other === 'sections';
-  const drawOther = () =>
-    atStations && chosen.length > 0
-      ? DRAWINGS[other].draw(
-          shape,
-          style,
-          chosen.map((i) => USUAL_STATIONS[i]),
-        )
-      : DRAWINGS[other].draw(shape, style);
-
-  const make = async (what: string, work: () => Promise<void> | void) => {
-    setBusy(what);
-    try {
-      await work();
-    } catch (error) {
-      void notice.error(
-        `The ${what} could not be made: ${error instanceof Error ? error.message.split('\n')[0] : String(error)}. The board is safe.`,
-        10,
-      );
-    } finally {
-      setBusy(undefined);
-    }
-  };
-  const button = (what: string, words: string, work: () => Promise<void> | void, primary = false) => (
-    <Button
-      key={what}
-      type={primary ? 'primary' : 'default'}
-      loading={busy === what}
-      onClick={() => void make(what, work)}
-    >
-      {words}
-    </Button>
-  );
-
+  const { button, holder } = useMaking();
   return (
     <div role="group" aria-label="Paper and files">
       {holder}
       <div className="head">
         <span className="quiet">made here in the browser; nothing is sent anywhere</span>
-        <span className="right row-of-tools" style={{ margin: 0 }}>
-          <Segmented<PrintsOn>
-            aria-label="Paper"
-            size="small"
-            value={paper}
-            options={PRINTS_ON.map((value) => ({ value, label: PAPER_WORDS[value] }))}
-            onChange={(value) => changeSettings({ paper: value })}
-          />
-          {paper === 'roll' && (
-            <LengthField
-              small
-              label="Width of the roll"
-              value_mm={roll_mm}
-              range_mm={rangeOf(settingsSchema.shape.roll_mm)}
-              onChange={(next) => changeSettings({ roll_mm: next })}
-            />
-          )}
+        <span className="right row-of-tools above-0 below-0">
+          <PaperChoice />
         </span>
       </div>
       <ul className="plain-list">
@@ -169,62 +114,40 @@ export function PaperBench() {
             saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
           })}
         </li>
-        <li className="choices">
-          <Select<DrawingName>
-            aria-label="Another template"
-            style={{ width: 230 }}
-            value={other}
-            onChange={setOther}
-            options={OTHERS.map((value) => ({
-              value,
-              label: DRAWINGS[value].words.replace(/^./, (c) => c.toUpperCase()),
-            }))}
-          />
-          {atStations && (
-            <Select<number[]>
-              aria-label="At these stations"
-              mode="multiple"
-              maxTagCount={2}
-              style={{ minWidth: 170 }}
-              placeholder="All the usual stations"
-              value={chosen}
-              onChange={setChosen}
-              options={USUAL_STATIONS.map((place, i) => ({
-                value: i,
-                label: placeWords(place, (mm) => writeLength(mm, style).text),
-              }))}
-            />
-          )}
-          {button('template of it', 'Full size (PDF)', async () => {
-            const { drawingPdf } = await import('@june-tide/core/files/pdf');
-            const heading = {
-              name: `${board.name} ${record.number}`,
-              line: `${DRAWINGS[other].words}, full size`,
-              hints: ['Lay the sheets with the crosses on one another.'],
-            };
-            const bytes = await drawingPdf(drawOther(), heading, printedOn, printer);
-            saveFile(bytes, `${name}-${other}.pdf`, 'application/pdf');
-          })}
-          {button('drawing of it', 'SVG', () =>
-            saveFile(
-              drawingToSvg(withCheckSquare(drawOther(), CHECK_SQUARE_mm)),
-              `${name}-${other}.svg`,
-              'image/svg+xml',
-            ),
-          )}
-          {button('lines of it', 'DXF', async () => {
-            const { drawingToDxf } = await import('@june-tide/core/files/packages');
-            saveFile(drawingToDxf(drawOther()), `${name}-${other}.dxf`, 'application/dxf');
-          })}
-        </li>
+        <OtherTemplates name={name} printedOn={printedOn} button={button} />
       </ul>
       <PrinterReading />
-      <p className="quiet" style={{ margin: '6px 0' }}>
+      <p className="quiet above-6 below-6">
         Print at 100 %, then measure the {CHECK_SQUARE_mm} mm square on the first page before you cut. The board file
         holds no rider; the ticket carries the first name.
       </p>
       <Cautions of={['planer', 'foamDust']} />
     </div>
+  );
+}
+
+/** The paper the shop's printer has. */
+function PaperChoice() {
+  const { paper, roll_mm } = useShed((shed) => shed.settings);
+  return (
+    <>
+      <Segmented<PrintsOn>
+        aria-label="Paper"
+        size="small"
+        value={paper}
+        options={PRINTS_ON.map((value) => ({ value, label: PAPER_WORDS[value] }))}
+        onChange={(value) => changeSettings({ paper: value })}
+      />
+      {paper === 'roll' && (
+        <LengthField
+          small
+          label="Width of the roll"
+          value_mm={roll_mm}
+          range_mm={rangeOf(settingsSchema.shape.roll_mm)}
+          onChange={(next) => changeSettings({ roll_mm: next })}
+        />
+      )}
+    </>
   );
 }
 

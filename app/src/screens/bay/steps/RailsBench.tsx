@@ -20,6 +20,8 @@ const PLACES_BEHIND = {
 } as const;
 const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide' } as const;
 
+type ChangeRail = (name: string, index: number, next: Partial<RailStation>, merge?: string) => EditResult;
+
 /** Marks the choice of another station's rail. */
 const SAME_AS = 'same:';
 
@@ -84,83 +86,28 @@ export function RailsBench() {
           </tr>
         </thead>
         <tbody>
-          {order.map(({ station, index }) => {
-            const name = stationName(station, style);
-            const preset = presetOf(station);
-            return (
-              <tr
-                key={index}
-                className={index === inHand ? 'held' : ''}
-                onFocus={() => {
-                  hold(index);
-                  moveHook(x(station));
-                }}
-              >
-                <td>
-                  <Checkbox
-                    aria-label={`Change ${name} together with the others ticked`}
-                    checked={chosen.has(index)}
-                    onChange={(event) => {
-                      const next = new Set(chosen);
-                      if (event.target.checked) next.add(index);
-                      else next.delete(index);
-                      setChosen(next);
-                    }}
-                  />
-                </td>
-                <th scope="row">{name}</th>
-                <td>
-                  <Select
-                    aria-label={`Rail, ${name}`}
-                    size="small"
-                    style={{ width: 136 }}
-                    value={(preset ?? 'own') as string}
-                    options={[
-                      ...PRESET_NAMES.map((value) => ({ value, label: RAIL_PRESETS[value].words })),
-                      ...(preset ? [] : [{ value: 'own' as const, label: `${railRatio(station.apex)}, by hand` }]),
-                      ...order
-                        .filter((other) => other.index !== index)
-                        .map((other) => ({
-                          value: `${SAME_AS}${other.index}`,
-                          label: `Same as ${stationName(other.station, style)}`,
-                        })),
-                    ]}
-                    onChange={(value) => {
-                      const other = value.startsWith(SAME_AS)
-                        ? rails.stations[Number(value.slice(SAME_AS.length))]
-                        : undefined;
-                      const preset = PRESET_NAMES.find((entry) => entry === value);
-                      const source = other ?? (preset && railStation(preset, station.from, station.at_mm));
-                      if (!source) return;
-                      const { from: _from, at_mm: _at, ...rail } = source;
-                      change('rail', index, rail);
-                    }}
-                  />
-                </td>
-                <td className="num">
-                  <LengthField
-                    small
-                    label={`Tuck, ${name}`}
-                    value_mm={station.tuck_mm}
-                    onChange={(tuck_mm, nudge) =>
-                      change('tuck', index, { tuck_mm }, nudge ? `field:tuck${index}` : undefined)
-                    }
-                  />
-                </td>
-                <td>
-                  {rails.stations.length > 1 && (
-                    <Button
-                      type="text"
-                      size="small"
-                      aria-label={`Take off the rail ${name}`}
-                      icon={<CloseOutlined aria-hidden />}
-                      onClick={() => editBoard(record.id, `rail ${name} off`, (b) => withoutRail(b, index))}
-                    />
-                  )}
-                </td>
-              </tr>
-            );
-          })}
+          {order.map(({ station, index }) => (
+            <RailRow
+              key={index}
+              station={station}
+              index={index}
+              others={order.filter((other) => other.index !== index)}
+              inHand={index === inHand}
+              ticked={chosen.has(index)}
+              onTick={(on) => {
+                const next = new Set(chosen);
+                if (on) next.add(index);
+                else next.delete(index);
+                setChosen(next);
+              }}
+              onHold={() => {
+                hold(index);
+                moveHook(x(station));
+              }}
+              change={change}
+              takeOff={(name) => editBoard(record.id, `rail ${name} off`, (b) => withoutRail(b, index))}
+            />
+          ))}
         </tbody>
       </table>
       <InHand index={inHand} station={rails.stations[inHand]} change={change} />
@@ -203,6 +150,80 @@ export function RailsBench() {
   );
 }
 
+interface RailRowProps {
+  station: RailStation;
+  index: number;
+  others: readonly { station: RailStation; index: number }[];
+  inHand: boolean;
+  ticked: boolean;
+  onTick: (on: boolean) => void;
+  onHold: () => void;
+  change: ChangeRail;
+  takeOff: (name: string) => void;
+}
+
+/** One station's rail: its name or its numbers, the same as another's, its tuck. */
+function RailRow({ station, index, others, inHand, ticked, onTick, onHold, change, takeOff }: RailRowProps) {
+  const style = useLengthStyle();
+  const name = stationName(station, style);
+  const preset = presetOf(station);
+  return (
+    <tr className={inHand ? 'held' : ''} onFocus={onHold}>
+      <td>
+        <Checkbox
+          aria-label={`Change ${name} together with the others ticked`}
+          checked={ticked}
+          onChange={(event) => onTick(event.target.checked)}
+        />
+      </td>
+      <th scope="row">{name}</th>
+      <td>
+        <Select
+          aria-label={`Rail, ${name}`}
+          size="small"
+          className="fit-132"
+          value={(preset ?? 'own') as string}
+          options={[
+            ...PRESET_NAMES.map((value) => ({ value, label: RAIL_PRESETS[value].words })),
+            ...(preset ? [] : [{ value: 'own' as const, label: `${railRatio(station.apex)}, by hand` }]),
+            ...others.map((other) => ({
+              value: `${SAME_AS}${other.index}`,
+              label: `Same as ${stationName(other.station, style)}`,
+            })),
+          ]}
+          onChange={(value) => {
+            const other = others.find((entry) => value === `${SAME_AS}${entry.index}`)?.station;
+            const preset = PRESET_NAMES.find((entry) => entry === value);
+            const source = other ?? (preset && railStation(preset, station.from, station.at_mm));
+            if (!source) return;
+            const { from: _from, at_mm: _at, ...rail } = source;
+            change('rail', index, rail);
+          }}
+        />
+      </td>
+      <td className="num">
+        <LengthField
+          small
+          label={`Tuck, ${name}`}
+          value_mm={station.tuck_mm}
+          onChange={(tuck_mm, nudge) => change('tuck', index, { tuck_mm }, nudge ? `field:tuck${index}` : undefined)}
+        />
+      </td>
+      <td>
+        {others.length > 0 && (
+          <Button
+            type="text"
+            size="small"
+            aria-label={`Take off the rail ${name}`}
+            icon={<CloseOutlined aria-hidden />}
+            onClick={() => takeOff(name)}
+          />
+        )}
+      </td>
+    </tr>
+  );
+}
+
 /** A rail station in the shop's writing: 12 from nose, 30.5 cm from nose; what is tied to the middle says which way. */
 function stationName(station: RailStation, style: LengthStyle): string {
   if (station.from === 'wide' && station.at_mm === 0) return 'Wide point';
@@ -215,7 +236,7 @@ function stationName(station: RailStation, style: LengthStyle): string {
 interface InHandProps {
   index: number;
   station: RailStation;
-  change: (name: string, index: number, next: Partial<RailStation>, merge?: string) => EditResult;
+  change: ChangeRail;
 }
 
 /** The numbers of one rail that presets stand for. */
@@ -238,7 +259,7 @@ function InHand({ index, station, change }: InHandProps) {
         onChange={(next) => {
           if (typeof next === 'number') set(what, { [key]: next / 100 });
         }}
-        style={{ width: 54 }}
+        className="fit-56"
       />
     </label>
   );

@@ -31,7 +31,7 @@ export function RideBench() {
             setWaves('');
             setWords('');
           }}
-          style={{ display: 'grid', gap: 6 }}
+          className="stack-6"
         >
           <Input
             aria-label="Waves"
@@ -92,14 +92,14 @@ function OneChange({ said }: { said: string }) {
   );
   return (
     <div className="one-change" role="group" aria-label="One small change">
-      <div className="row-of-tools" style={{ marginTop: 0 }}>
+      <div className="row-of-tools above-0">
         <Select
           aria-label="What they say of it"
           showSearch
           allowClear
           optionFilterProp="label"
           placeholder="What they say of it"
-          style={{ minWidth: 240 }}
+          className="least-220"
           value={complaint?.id ?? null}
           onChange={(id: string | undefined) => setPicked(id)}
           options={[

@@ -49,12 +49,12 @@ export function RiderBench() {
           />
         ) : (
           <>
-            <div className="row-of-tools" style={{ marginTop: 0 }}>
+            <div className="row-of-tools above-0">
               <Select
                 aria-label="Rider of this board"
                 showSearch
                 optionFilterProp="label"
-                style={{ minWidth: 160 }}
+                className="least-150"
                 value={record.riderId ?? ''}
                 onChange={(id) => give(id === '' ? null : id)}
                 options={[

@@ -47,7 +47,7 @@ export function ShapedBench() {
 
   return (
     <div role="group" aria-label="Shaped board" className="shaped">
-      <p className="sentence" data-testid="measured" style={{ margin: '0 0 6px' }}>
+      <p className="sentence above-0 below-6" data-testid="measured">
         {found.length === 0
           ? 'Nothing measured yet. Type what you read; what differs is said at once.'
           : `${found.length} of ${sheet.length} measured, ${out === 0 ? 'all within what hands can do' : `${out} out of tolerance`}.`}
@@ -182,7 +182,7 @@ function AsBuilt({ readings }: { readings: Readings }) {
     edit(record.id, 'as-built board', (r) => (r.shaped ? { ...r, shaped: { ...r.shaped, board: made.board } } : r));
   };
   return (
-    <div className="row-of-tools no-print" style={{ marginTop: 0 }}>
+    <div className="row-of-tools no-print above-0">
       {holder}
       {built && litres !== undefined ? (
         <>
@@ -227,7 +227,7 @@ function AsBuilt({ readings }: { readings: Readings }) {
           max={30}
           step={0.05}
           suffix="kg"
-          style={{ width: 100 }}
+          className="fit-96"
           value={record.shaped?.mass_kg ?? null}
           onChange={(mass) =>
             edit(record.id, 'weight measured', ({ shaped, ...rest }) => {

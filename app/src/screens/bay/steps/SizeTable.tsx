@@ -56,7 +56,7 @@ export function SizeTable() {
           suffix="L"
           value={Math.round(litres * 10) / 10}
           onChange={(value) => setTyped(typeof value === 'number' ? value : undefined)}
-          style={{ width: 92 }}
+          className="fit-96"
         />
         <span className="quiet">solved from this one, at one scale</span>
       </div>

@@ -20,7 +20,7 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
       nudge ? `field:wing${index}${what}` : undefined,
     );
   return (
-    <div style={{ marginTop: 8 }}>
+    <div className="above-8">
       {wings.length > 0 && (
         <table className="marks">
           <thead>
@@ -79,7 +79,7 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
                     max={100}
                     step={10}
                     suffix="%"
-                    style={{ width: 74 }}
+                    className="fit-76"
                     value={Math.round(wing.raised * 100)}
                     onChange={(raised) => {
                       if (typeof raised === 'number') set(i, 'raised', { raised: raised / 100 }, true);
@@ -100,7 +100,7 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
           </tbody>
         </table>
       )}
-      <div className="row-of-tools" style={{ marginTop: 6 }}>
+      <div className="row-of-tools above-6">
         {wings.length < MOST_WINGS && (
           <Button size="small" onClick={() => editBoard(record.id, 'new wing', withNewWing)}>
             {wings.length === 0 ? 'Add a wing' : 'Add another wing'}
