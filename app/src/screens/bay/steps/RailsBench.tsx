@@ -181,7 +181,7 @@ function RailRow({ station, index, others, inHand, ticked, onTick, onHold, chang
         <Select
           aria-label={`Rail, ${name}`}
           size="small"
-          className="fit-132"
+          className="fit-150"
           value={(preset ?? 'own') as string}
           options={[
             ...PRESET_NAMES.map((value) => ({ value, label: RAIL_PRESETS[value].words })),
