@@ -1,5 +1,7 @@
 import { unzipSync } from 'fflate';
 import DxfParser from 'dxf-parser';
+import { Vector3 } from 'three';
+import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js';
 import { choose, drag, expect, litres, pickEnd, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('wings go on the rail by number, and the marks hold on the finished outline', async ({ page }) => {
@@ -202,6 +204,11 @@ test('drawings and solids leave in every format and open elsewhere', async ({ pa
   expect(Object.keys(unzipSync(new Uint8Array(threeMf.bytes)))).toContain('3D/3dmodel.model');
   const obj = await taken(page, () => page.getByRole('button', { name: 'Solid (OBJ)' }).click());
   expect(obj.bytes.toString('utf8')).toMatch(/\nf \d+ \d+ \d+\n/);
+  const ply = await taken(page, () => page.getByRole('button', { name: 'Solid (PLY)' }).click());
+  const solid = new PLYLoader().parse(new Uint8Array(ply.bytes).buffer);
+  solid.computeBoundingBox();
+  // A 5'8 is 1727.2 mm long.
+  expect(Math.max(...solid.boundingBox!.getSize(new Vector3()).toArray())).toBeCloseTo(1727.2, 1);
   const csv = await taken(page, () => page.getByRole('button', { name: 'Station table (CSV)' }).click());
   expect(csv.bytes.toString('utf8')).toMatch(/\nnose,304\.8,/);
 });

@@ -1,4 +1,4 @@
-import { meshToObj, meshToStl } from '@june-tide/core/files';
+import { meshToObj, meshToPly, meshToStl } from '@june-tide/core/files';
 import { meshToThreeMf } from '@june-tide/core/files/packages';
 import { railBands, rankedBlanks } from '@june-tide/core/make';
 import { shapeOf } from '@june-tide/core/shape';
@@ -66,6 +66,8 @@ function written(mesh: Mesh, to: SolidFormat, name: string): Uint8Array<ArrayBuf
       return meshToStl(mesh, name);
     case '3mf':
       return Uint8Array.from(meshToThreeMf(mesh, name));
+    case 'ply':
+      return Uint8Array.from(new TextEncoder().encode(meshToPly(mesh, name)));
     case 'obj':
       return Uint8Array.from(new TextEncoder().encode(meshToObj(mesh, name)));
   }

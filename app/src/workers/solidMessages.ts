@@ -3,7 +3,8 @@ import type { Allowance, BandCounts, Blank, RailBands, RankedBlank } from '@june
 import type { LitMesh } from '@june-tide/core/solid';
 
 /** The formats the bench asks a solid in. */
-export type SolidFormat = 'stl' | '3mf' | 'obj';
+export const SOLID_FORMATS = ['stl', '3mf', 'obj', 'ply'] as const;
+export type SolidFormat = (typeof SOLID_FORMATS)[number];
 
 /** Half the deck's shade as a picture, tail at the left, the stringer in row 0. */
 export interface DeckPicture {

@@ -16,6 +16,7 @@ import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
 import { saveFile } from '../../../parts/saveFile.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
+import { SOLID_FORMATS, type SolidFormat } from '../../../workers/solidMessages.ts';
 import { useBay } from '../useBay.ts';
 import { OtherTemplates } from './OtherTemplates.tsx';
 import type { Printed } from './printed.ts';
@@ -31,7 +32,12 @@ const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
 };
 const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
 const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
-const SOLID_TYPES = { stl: 'model/stl', '3mf': 'model/3mf', obj: 'model/obj' } as const;
+const SOLID_TYPES: Readonly<Record<SolidFormat, string>> = {
+  stl: 'model/stl',
+  '3mf': 'model/3mf',
+  obj: 'model/obj',
+  ply: 'application/octet-stream',
+};
 
 /** Paper to cut from, and files. Each is made here in the browser; nothing is sent anywhere. */
 export function PaperBench() {
@@ -104,7 +110,7 @@ export function PaperBench() {
           )}
         </li>
         <li className="choices">
-          {(['stl', '3mf', 'obj'] as const).map((to) =>
+          {SOLID_FORMATS.map((to) =>
             button(`solid as ${to}`, `Solid (${to.toUpperCase()})`, async () => {
               saveFile(await solidClient.ask('solid', { board, to }), `${name}.${to}`, SOLID_TYPES[to]);
             }),
