@@ -40,6 +40,39 @@ describe('contours across one station', () => {
     },
   );
 
+  // Curvature of unit depth in shares of the half width: (1 − u²)² had 8/w² at its edge and q²(2 − q) 4/w², both from nought.
+  it.each(LAYER_KINDS.flatMap((kind) => [0.3, 0.6].map((width) => [kind, width] as const)))(
+    '%s of width %f has no jump of slope or of curvature across the board',
+    (kind, width) => {
+      const contour = across([layer(kind, 1, width)]);
+      const at = (v: number) => bottomHeight(contour, v) / contour.depths[0];
+      const h = 2e-6;
+      const bend = (v: number) => (at(v - h) - 2 * at(v) + at(v + h)) / (h * h);
+      const places = [width, 1 - width, ...channelCorners(contour)].filter((v) => v > 0.01 && v < 0.99);
+      for (const v of places) {
+        expect(Math.abs(at(v + 1e-9) - at(v - 1e-9))).toBeLessThan(1e-7);
+        // A channel's sides bend by 8700 within a fortieth of the half width: the same share of it.
+        expect(Math.abs(bend(v + 2 * h) - bend(v - 2 * h))).toBeLessThan(kind === 'channels' ? 30 : 1);
+      }
+    },
+  );
+
+  it('hollows, bevels and doubles have the areas they are named for', () => {
+    // Simpson over [0, 1] of unit depth, kinks clear of its panels: by hand from the polynomials.
+    const mean = (entry: BottomLayer) => {
+      const contour = across([entry]);
+      let sum = 0;
+      for (let k = 0; k <= 2000; k++)
+        sum += bottomHeight(contour, k / 2000) * (k % 2000 === 0 ? 1 : k % 2 === 1 ? 4 : 2);
+      return sum / 6000 / contour.depths[0];
+    };
+    // A hollow of width w: 8/15 w − 1; a bevel of width w: 5/12 w; a double of width w: w/2.
+    expect(mean(layer('teardrop', 1, 0.6))).toBeCloseTo((8 / 15) * 0.6 - 1, 6);
+    expect(mean(layer('single', 1, 0.5))).toBeCloseTo((8 / 15) * 0.5 - 1, 6);
+    expect(mean(layer('bevel', 1, 0.4))).toBeCloseTo((5 / 12) * 0.4, 6);
+    expect(mean(layer('double', 1, 0.8))).toBeCloseTo(0.4, 6);
+  });
+
   it('a narrow concave rolls back up beyond its width, by half its depth at the edge', () => {
     expect(bottomHeight(across([layer('narrow', 5, 0.6)]), 0.6)).toBeCloseTo(-5, 9);
     expect(bottomHeight(across([layer('narrow', 5, 0.6)]), 1)).toBeCloseTo(-2.5, 9);

@@ -1,7 +1,7 @@
 import type { BottomDocument, BottomLayer, Wing } from '../document/schema.ts';
 import { type Anchors, stationOfMark } from '../document/station.ts';
 import { type Blend, blendAt, blendThrough } from '../curve/blend.ts';
-import { capped, smootherstep } from '../curve/ease.ts';
+import { capped, smootherstep, softMin, together } from '../curve/ease.ts';
 
 /** The bottom contours of a board, each with its depth blended along the board. */
 export interface Bottom {
@@ -40,7 +40,7 @@ function raisedShare(wings: readonly Wing[], x_mm: number): number {
     const run = Math.max(60, wing.length_mm);
     const ahead = smootherstep((wing.fromTail_mm + run - x_mm) / run);
     const aft = smootherstep((x_mm - (wing.fromTail_mm - wing.length_mm - 2 * run)) / (2 * run));
-    share = Math.max(share, wing.raised * ahead * aft);
+    share = together(share, wing.raised * ahead * aft);
   }
   return 0.6 * share;
 }
@@ -63,7 +63,7 @@ export function bottomAcross(bottom: Bottom, x_mm: number, half_mm: number, thic
     total += across.raised_mm;
   }
   if (total > 0) {
-    const scale = capped(Math.min(0.45 * thickness_mm, 0.35 * half_mm), total) / total;
+    const scale = capped(softMin(0.45 * thickness_mm, 0.35 * half_mm, 0.1 * thickness_mm), total) / total;
     if (scale !== 1) {
       for (let i = 0; i < across.depths.length; i++) across.depths[i] *= scale;
       across.raised_mm *= scale;
@@ -96,23 +96,41 @@ export function channelCorners(across: BottomAcross): number[] {
   });
 }
 
-/** Height of one layer of unit depth at v = |y| over the half width to the edge, v in [0, 1]. */
+/**
+ * A hollow of depth 1 that runs out at u = 1 with two continuous derivatives: (1 − u²)³ (1 + 3/2 u²), whose area is that of
+ * the parabola squared, 8/15.
+ */
+function hollow(u: number): number {
+  if (u >= 1) return 0;
+  const left = 1 - u * u;
+  return left * left * left * (1 + 1.5 * u * u);
+}
+
+/**
+ * A climb from 0 at q = 0, where it begins with two continuous derivatives, to 1 at q = 1 with slope 1: q³ (7 − 10 q + 4 q²),
+ * whose area is 5/12.
+ */
+function climb(q: number): number {
+  return q <= 0 ? 0 : q * q * q * (7 + q * (4 * q - 10));
+}
+
+/** So much of the cube and less of the fourth power of a sine has the area of its square, 1/2. */
+const DOUBLE_CUBE = 1 / 8 / (4 / (3 * Math.PI) - 3 / 8);
+
+/** Height of one layer of unit depth at v = |y| over the half width to the edge, v in [0, 1]. Twice continuous in v. */
 function unitHeight(layer: BottomLayer, v: number): number {
   switch (layer.kind) {
-    case 'single': {
-      if (layer.width >= 1) return -v * v;
-      const g = Math.max(0, 1 - (v / layer.width) ** 2);
-      return g * g - 1;
-    }
+    case 'single':
+      return layer.width >= 1 ? -v * v : hollow(v / layer.width) - 1;
     case 'narrow': {
       // A hollow to `width`, then the flanks roll back up by half its depth.
-      const g = Math.max(0, 1 - (v / layer.width) ** 2);
       const flank = layer.width < 1 ? Math.max(0, (v - layer.width) / (1 - layer.width)) : 0;
-      return g * g - 1 + 0.5 * flank * flank * flank;
+      return hollow(v / layer.width) - 1 + 0.5 * flank * flank * flank;
     }
     case 'double': {
-      const w = layer.width;
-      return v < w ? Math.sin((Math.PI * v) / w) ** 2 : 0;
+      if (v >= layer.width) return 0;
+      const wave = Math.sin((Math.PI * v) / layer.width);
+      return wave * wave * wave * (DOUBLE_CUBE + (1 - DOUBLE_CUBE) * wave);
     }
     case 'triple':
       return -(Math.sin(1.5 * Math.PI * v) ** 2);
@@ -120,10 +138,8 @@ function unitHeight(layer: BottomLayer, v: number): number {
       return (Math.sqrt(v * v + VEE_SPINE * VEE_SPINE) - VEE_SPINE) / VEE_UNIT;
     case 'roll':
       return v * v;
-    case 'teardrop': {
-      const g = Math.max(0, 1 - (v / layer.width) ** 2);
-      return g * g - 1;
-    }
+    case 'teardrop':
+      return hollow(v / layer.width) - 1;
     case 'channels': {
       let sum = 0;
       const half = channelHalfWidth(layer);
@@ -132,10 +148,8 @@ function unitHeight(layer: BottomLayer, v: number): number {
       }
       return sum;
     }
-    case 'bevel': {
-      const q = Math.max(0, (v - 1 + layer.width) / layer.width);
-      return q * q * (2 - q);
-    }
+    case 'bevel':
+      return climb((v - 1 + layer.width) / layer.width);
   }
 }
 
@@ -144,8 +158,7 @@ export function bottomHeight(across: BottomAcross, v: number): number {
   let sum = 0;
   for (let i = 0; i < across.layers.length; i++) sum += across.depths[i] * unitHeight(across.layers[i], v);
   if (across.raised_mm > 0) {
-    const q = Math.max(0, (v - 1 + RAISED_WIDTH) / RAISED_WIDTH);
-    sum += across.raised_mm * q * q * (2 - q);
+    sum += across.raised_mm * climb((v - 1 + RAISED_WIDTH) / RAISED_WIDTH);
   }
   return sum;
 }

@@ -14,3 +14,37 @@ export function capped(limit: number, value: number): number {
   const share = value / limit;
   return share <= 0.5 ? value : limit * (0.5 + 0.5 * Math.tanh(2 * share - 1));
 }
+
+/**
+ * The greater of two numbers, twice continuously differentiable: exact where they differ by `width` or more, and over it by
+ * at most 3/16 of `width`, where they are equal.
+ */
+export function softMax(a: number, b: number, width: number): number {
+  const t = (a - b) / width;
+  if (t <= -1) return b;
+  if (t >= 1) return a;
+  const from = t + 1;
+  return b + (width * from * from * from * (3 - t)) / 16;
+}
+
+/** The lesser of two numbers, as softMax has the greater. */
+export function softMin(a: number, b: number, width: number): number {
+  return -softMax(-a, -b, width);
+}
+
+/**
+ * The positive part of a number, twice continuously differentiable: none where it is none, the number itself from `over` on.
+ */
+export const risen = (value: number, over: number): number => value * smootherstep(value / over);
+
+/**
+ * The greater of two shares from 0 to 1, as smooth as they are where either is more than none: exactly one of them where the
+ * other is none, never over 1, and over both by 6 % at the most.
+ */
+export function together(a: number, b: number): number {
+  if (!(a > 0)) return Math.max(0, b);
+  if (!(b > 0)) return a;
+  const most = Math.max(a, b);
+  const least = Math.min(a, b);
+  return most * (1 + (least / most) ** 12 - least ** 12) ** (1 / 12);
+}

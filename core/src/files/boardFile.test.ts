@@ -41,6 +41,26 @@ describe('the board file', () => {
   });
 });
 
+/** By so many litres the fair surface differs from the one these files were measured on: docs/formulas.md. */
+const FAIRER_L: Readonly<Record<string, number>> = {
+  'slack-water': 0.0527,
+  kettle: -0.0044,
+  'two-stairs': -0.0054,
+  'penny-step': -0.0073,
+  gannet: 0.0279,
+  'tin-roof': 0.0241,
+  'salt-ladder': 0.0162,
+  'peat-fire': 0.0795,
+  'two-lanterns': -0.0333,
+  lamplight: 0.1081,
+  'long-quay': 0.2087,
+  'north-ledge': 0.2066,
+  'slow-ferry': 0.0732,
+  'night-mail': 0.0152,
+  'broad-acre': 0.2209,
+  'grey-door': 0.1919,
+};
+
 describe('files of version 1', () => {
   const folder = join(import.meta.dirname, 'fixtures', 'version-1');
   const text = (name: string) => readFileSync(join(folder, `${name}.json`), 'utf8');
@@ -53,7 +73,8 @@ describe('files of version 1', () => {
     for (const [key, value] of Object.entries(said[name])) {
       // To a thousandth of a millimetre, a litre, a square millimetre in a hundred.
       const within = key === 'area_mm2' ? 100 : 0.001;
-      expect([key, Math.abs(now[key as keyof typeof now] - value) < within]).toEqual([key, true]);
+      const meant = value + (key === 'volume_L' ? FAIRER_L[name] : 0);
+      expect([key, Math.abs(now[key as keyof typeof now] - meant) < within]).toEqual([key, true]);
     }
   });
 });

@@ -64,7 +64,7 @@ const PUSHED: Readonly<Record<string, Pushed>> = {
   'foil-back-foot': ['Slack Water', 'back', 'usual', 1],
   'foam-behind-area': ['Slack Water', 'usual', 'usual', 16],
   'learner-chest': ['Slack Water', 'novice', 'usual', 24],
-  skinny: ['Slack Water', 'usual', 'usual', 8],
+  skinny: ['Tin Roof', 'usual', 'usual', 7],
   'heavy-thin-rail': ['Slack Water', 'heavy', 'usual', 3],
   'light-boxy-rail': ['Slack Water', 'light', 'usual', 2],
   'thickness-against-last': ['Slack Water', 'usual', 'usual', 3, 'last'],

@@ -2,7 +2,7 @@ import type { Board, BottomLayer, Mark, RailStation } from '../document/schema.t
 import { boardFrom, type Opened } from '../shape/issues.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { anchorsOf, stationOfMark } from '../document/station.ts';
-import { blendAt, blendThrough } from '../curve/blend.ts';
+import { blendAt, cubicThrough } from '../curve/blend.ts';
 import { curveMark } from '../curve/curveMark.ts';
 import { sprungThrough } from '../curve/spring.ts';
 import { railThicknessAt } from '../measure/stationTable.ts';
@@ -98,7 +98,7 @@ export function asBuilt(design: Board, readings: Readings): Opened {
 function fairDifference(points: readonly { x_mm: number; value: number }[], length_mm: number): Difference {
   if (points.length === 0) return () => 0;
   if (points.length < 4) {
-    const blend = blendThrough(points);
+    const blend = cubicThrough(points);
     return (x) => blendAt(blend, x);
   }
   const line = sprungThrough({
@@ -152,7 +152,7 @@ function asMeasured(
   const meant = placed.filter(({ line }) => Math.abs(line.design_mm) >= NO_BOTTOM_mm);
   const ratio =
     meant.length > 0
-      ? blendThrough(
+      ? cubicThrough(
           meant.map(({ line, x_mm, read }) => ({ x_mm, value: Math.min(3, Math.max(0, read / line.design_mm)) })),
         )
       : undefined;

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { type Blend, blendAt, blendThrough } from '../curve/blend.ts';
+import { type Blend, blendAt, cubicThrough } from '../curve/blend.ts';
 import { INCH_mm } from '../units/length.ts';
 
 /** Foams a blank is cut from, with their densities. EPS is sold by the pound a cubic foot. */
@@ -63,7 +63,7 @@ const TWELVE = 12 * INCH_mm;
 export function blankLines(blank: Blank): BlankLines {
   const L = blank.length_mm;
   const along = (tail: number, t12: number, middle: number, n12: number, nose: number): Blend =>
-    blendThrough([
+    cubicThrough([
       { x_mm: 0, value: tail },
       { x_mm: TWELVE, value: t12 },
       { x_mm: L / 2, value: middle },
@@ -79,7 +79,7 @@ export function blankLines(blank: Blank): BlankLines {
   );
   // Beyond its tips the rocker is thought on, so that the blend keeps its slope to the very ends.
   const beyond = (tip: number, at12: number) => 2.2 * tip - 1.2 * at12;
-  const bottom = blendThrough([
+  const bottom = cubicThrough([
     { x_mm: -TWELVE, value: beyond(blank.tailLift_mm, blank.tailLift12_mm) },
     { x_mm: 0, value: blank.tailLift_mm },
     { x_mm: TWELVE, value: blank.tailLift12_mm },

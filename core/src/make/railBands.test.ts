@@ -29,7 +29,8 @@ function finished(shape: Shape, x: number, side: RailSide): { y: number; z: numb
     take((s) => underPoint(section, s, point));
     take((s) => filletPoint(section, s, point));
   }
-  return points;
+  // Within a notch there is no foam.
+  return points.filter(({ y }) => y >= section.input.notch_mm);
 }
 
 describe('rail bands', () => {

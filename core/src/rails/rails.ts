@@ -1,7 +1,7 @@
 import type { RailsDocument } from '../document/schema.ts';
 import { type Anchors, stationOfMark } from '../document/station.ts';
 import { type Blend, blendAt, blendThrough } from '../curve/blend.ts';
-import { smootherstep } from '../curve/ease.ts';
+import { smootherstep, together } from '../curve/ease.ts';
 
 /** The rail's numbers blended along the board. */
 export interface Rails {
@@ -42,7 +42,7 @@ export function railAt(rails: Rails, x_mm: number): RailAt {
     apex: blendAt(rails.apex, x_mm),
     fullness: blendAt(rails.fullness, x_mm),
     tuck_mm: blendAt(rails.tuck, x_mm),
-    edge: Math.max(blendAt(rails.edge, x_mm), tailEdge),
+    edge: together(blendAt(rails.edge, x_mm), tailEdge),
     edgeRadius_mm: blendAt(rails.edgeRadius, x_mm),
   };
 }

@@ -2,7 +2,7 @@ import { LAYERS } from '../document/kinds.ts';
 import type { BottomLayer } from '../document/schema.ts';
 import { type BottomAcross, bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 import type { RailAt } from '../rails/rails.ts';
-import { capped, smootherstep } from '../curve/ease.ts';
+import { capped, risen, smootherstep, softMax, softMin } from '../curve/ease.ts';
 import { GAUSS6 } from '../curve/gauss.ts';
 
 /** What one cross-section is made from. All mm; z from the bottom at the stringer, up. */
@@ -49,6 +49,20 @@ export interface Section {
   readonly stepDrop_mm: number;
 }
 
+/** How far down toward the corner the under-rail's first handle reaches, as a share of its height; it eases over so much of its logarithm. */
+const B2 = { low: 0.25, high: 0.95, soft: 0.25 } as const;
+/** How far out its second handle reaches: what it has where there is room, and the least and most. */
+const GAMMA = { usual: 0.55, low: 0.15, high: 0.9 } as const;
+/** How far down the deck's handle at the apex reaches, as a share of the rail's height over it: more would bulge, less is a corner. */
+const BETA = { low: 0.3, high: 0.9, soft: 0.08 } as const;
+/** Over so much of the logarithm of a curvature it eases into its limits: by half as much again either way. */
+const APEX_SOFT = 0.4;
+/** The fillet at the edge: the least turn it is drawn for, and its least reach in mm where the tuck is a mm or more. */
+const LEAST_TURN_rad = 0.02;
+const LEAST_FILLET = 0.02;
+/** A bottom that rises toward its edge by less than this slope turns the edge up by a part of it. */
+const RISE = 0.06;
+
 /**
  * The half cross-section of the given numbers. Legal for any numbers in their ranges, to the very tips: tuck, crown and
  * depths are capped where there is no room for them, and come out exactly as given where there is.
@@ -65,46 +79,48 @@ export function sectionOf(input: SectionInput): Section {
   const w = Math.max(1e-9, capped(0.65 * land, rail.tuck_mm));
   const yE = b - w;
   const zE = bottomHeight(bottom, 1);
-  const crown = capped(0.55 * (t - Math.max(0, zE)), input.crown_mm);
+  const crown = capped(0.55 * (t - risen(zE, 2)), input.crown_mm);
   const D1 = t - crown;
   const h = zE + rail.apex * (D1 - zE);
   const alpha = 0.35 + 0.6 * rail.fullness;
-  let beta = 0.42 + 0.36 * rail.fullness;
+  const wantedBeta = 0.42 + 0.36 * rail.fullness;
 
   const slopeE = edgeSlope(bottom) / yE;
   const bottomAngle = Math.atan(slopeE);
   const room = Math.atan((0.7 * (h - zE)) / w);
-  const phi = capped(room, Math.atan(Math.max(0, slopeE)) + ((80 * Math.PI) / 180) * rail.edge);
+  const phi = capped(room, Math.atan(risen(slopeE, RISE)) + ((80 * Math.PI) / 180) * rail.edge);
   const C_z = zE + w * Math.tan(phi);
   const H = h - C_z;
   const turn = phi - bottomAngle;
   const cos = Math.cos(phi);
   const sin = Math.sin(phi);
-  const reach = Math.min((0.45 * w) / cos, 0.45 * (yE - input.notch_mm));
-  let d = capped(reach, rail.edgeRadius_mm * Math.tan(Math.abs(turn) / 2));
-  d = Math.min(Math.max(d, 0.02 * Math.min(w, 1)), reach);
+  // Never quite none: where bottom and under-rail run on in one line the fillet is a short piece of it.
+  const bend = Math.hypot(turn, LEAST_TURN_rad);
+  const reach = softMin((0.45 * w) / cos, 0.45 * (yE - input.notch_mm), 0.1 * w);
+  const d = capped(reach, softMax(rail.edgeRadius_mm * Math.tan(bend / 2), LEAST_FILLET * softMin(w, 1, 0.5), 0.02));
 
-  const deckCurvature = ((2 / 3) * b * (1 - alpha)) / (beta * (D1 - h)) ** 2;
+  const deckCurvature = ((2 / 3) * b * (1 - alpha)) / (wantedBeta * (D1 - h)) ** 2;
   const P3y = yE + d * cos;
   const P3z = zE + d * sin;
   const W2 = (2 / 3) * (w - d * cos);
-  let gamma = 0.55;
-  let b2 = Math.sqrt((W2 * (1 - gamma)) / deckCurvature) / H;
-  if (!(b2 >= 0.25 && b2 <= 0.95)) {
-    b2 = b2 > 0.95 ? 0.95 : 0.25;
-    gamma = 1 - (deckCurvature * (b2 * H) ** 2) / W2;
-    if (!(gamma >= 0.15 && gamma <= 0.9)) {
-      gamma = gamma > 0.9 ? 0.9 : 0.15;
-      const underCurvature = (W2 * (1 - gamma)) / (b2 * H) ** 2;
-      beta = Math.min(0.9, Math.max(0.3, beta * Math.sqrt(deckCurvature / underCurvature)));
-    }
-  }
+  // One curvature at the apex for both sides: the deck's, held softly within what the under-rail has room for.
+  const least = Math.log((W2 * (1 - GAMMA.high)) / (B2.high * H) ** 2);
+  const most = Math.log((W2 * (1 - GAMMA.low)) / (B2.low * H) ** 2);
+  const wanted = Math.log(deckCurvature);
+  const apexCurvature = Math.exp(softMin(softMax(wanted, least, APEX_SOFT), most, APEX_SOFT));
+  const beta = softMin(
+    softMax(wantedBeta * Math.sqrt(deckCurvature / apexCurvature), BETA.low, BETA.soft),
+    BETA.high,
+    BETA.soft,
+  );
+  const roomiest = Math.log(Math.sqrt((W2 * (1 - GAMMA.usual)) / apexCurvature) / H);
+  const b2 = Math.exp(softMax(softMin(roomiest, Math.log(B2.high), B2.soft), Math.log(B2.low), B2.soft));
+  const gamma = 1 - (apexCurvature * (b2 * H) ** 2) / W2;
   const under: Cubic = [b, h, b, h - b2 * H, P3y + gamma * (b - P3y), P3z + gamma * (C_z - P3z), P3y, P3z];
   const startY = yE - d;
   const bottomEnd = startY / yE;
   const startZ = bottomHeight(bottom, bottomEnd);
-  const half = Math.max(1e-6, Math.abs(turn));
-  const k = ((4 / 3) * Math.tan(half / 4)) / Math.tan(half / 2);
+  const k = ((4 / 3) * Math.tan(bend / 4)) / Math.tan(bend / 2);
   const fillet: Cubic = [
     P3y,
     P3z,
@@ -115,7 +131,7 @@ export function sectionOf(input: SectionInput): Section {
     startY,
     startZ,
   ];
-  const stepInset = Math.min(input.stepInset_mm, 0.6 * land);
+  const stepInset = softMin(input.stepInset_mm, 0.6 * land, 0.1 * land);
   const stepDrop = input.stepDrop_mm > 0 ? capped(0.5 * (D1 - h), input.stepDrop_mm) : 0;
   return {
     input,
