@@ -2,7 +2,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Board } from '../document/schema.ts';
 import { modelNamed, models } from '../models/models.ts';
-import { shapeOf } from '../shape/shape.ts';
+import { bottomHeight } from '../bottom/bottom.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { lowestAt } from './bottomLines.ts';
 import { tipLifts } from './rockerReading.ts';
 import { sectionArea } from './volume.ts';
@@ -70,4 +71,35 @@ describe('a board on a table', () => {
     },
     60_000,
   );
+
+  it('touches the lowest of the bottom across, as four thousand places have it', () => {
+    for (const board of [...models(), bridged('Slack Water')]) {
+      const shape = shapeOf(board);
+      for (const share of [0.06, 0.2, 0.45, 0.7, 0.93]) {
+        const x = share * board.length_mm;
+        const section = sectionAt(shape, x)!;
+        const from = section.input.notch_mm / section.edgeY_mm;
+        const heights = Array.from({ length: 4001 }, (_, k) =>
+          bottomHeight(section.input.bottom, from + ((1 - from) * k) / 4000),
+        );
+        const lowest = Math.min(...heights) + shape.rocker.line.valueAt(x);
+        expect(Math.abs(lowestAt(shape, x) - lowest)).toBeLessThan(1e-4);
+      }
+    }
+  });
+
+  it('stands on Two Lanterns’ concave to a tenth of a millimetre, as stations an eighth as far apart have it', () => {
+    const board = modelNamed('Two Lanterns')!;
+    const shape = shapeOf(board);
+    const read = tipLifts(shape, 'table');
+    const height = (x: number) => shape.rocker.line.valueAt(x);
+    // The table's line from the two lifts; nothing of the bottom is under it, and it touches.
+    const [tail, nose] = [height(0) - read.tailLift_mm, height(board.length_mm) - read.noseLift_mm];
+    let nearest = Infinity;
+    for (let k = 0; k <= 1920; k++) {
+      const x = (board.length_mm * k) / 1920;
+      nearest = Math.min(nearest, lowestAt(shape, x) - tail - ((nose - tail) * x) / board.length_mm);
+    }
+    expect(Math.abs(nearest)).toBeLessThan(0.01);
+  });
 });

@@ -3,6 +3,7 @@ import type { Board } from '../document/schema.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { sectionArea } from './volume.ts';
 import { integrateAlong } from './integrate.ts';
+import { goldenSection } from '../curve/goldenSection.ts';
 import { curveLength_mm, lowestAt, stringerLineAt } from './bottomLines.ts';
 
 /** The straight line that lifts are read from. */
@@ -95,12 +96,35 @@ function centreOfFoam(shape: Shape): number {
   return integrateAlong(length_mm, breaks, (x) => x * sectionArea(shape, x)) / volume;
 }
 
+interface Contact {
+  x: number;
+  z: number;
+}
+
+/** The line under two contacts that were found among stations: each slides to where the bottom really is lowest over it. */
+function settled(shape: Shape, a: Contact, b: Contact, step_mm: number): Datum {
+  const slopeOf = (from: Contact, to: Contact) => (to.z - from.z) / (to.x - from.x);
+  const slid = ({ x }: Contact, slope: number): Contact => {
+    const low = Math.max(0, x - step_mm);
+    const high = Math.min(shape.board.length_mm, x + step_mm);
+    const at = goldenSection((place) => lowestAt(shape, place) - slope * place, low, high);
+    return { x: at, z: lowestAt(shape, at) };
+  };
+  let [tail, nose] = [a, b];
+  for (let round = 0; round < 3; round++) {
+    const slope = slopeOf(tail, nose);
+    [tail, nose] = [slid(tail, slope), slid(nose, slope)];
+  }
+  const slope = slopeOf(tail, nose);
+  return { slope, height_mm: tail.z - slope * tail.x };
+}
+
 /** The facet of the lower convex hull of the bottom that lies under the centre of the foam. Method: Andrew's chain. */
 function restingLine(shape: Shape): Datum {
   const { length_mm } = shape.board;
   const centre = centreOfFoam(shape);
   const count = 240;
-  const hull: { x: number; z: number }[] = [];
+  const hull: Contact[] = [];
   for (let k = 0; k <= count; k++) {
     const x = (length_mm * k) / count;
     const z = lowestAt(shape, x);
@@ -116,8 +140,7 @@ function restingLine(shape: Shape): Datum {
   while (i + 2 < hull.length && hull[i + 1].x < centre) i++;
   const [a, b] = [hull[i], hull[i + 1]];
   if (b.x - a.x > (1.5 * length_mm) / count) {
-    const slope = (b.z - a.z) / (b.x - a.x);
-    return { slope, height_mm: a.z - slope * a.x };
+    return settled(shape, a, b, length_mm / count);
   }
   // A facet of one step stands for a smooth bottom: the tangent under the centre.
   const h = 1;
