@@ -132,4 +132,15 @@ describe('the wall sheet', () => {
     const [page] = await readPdf(await wallSheetPdf(shape, 'A4', style, { name: 'Slack Water 118' }));
     expect(page.texts.map(({ text }) => text).join(' ')).not.toContain('for ');
   });
+
+  it('says of a concave bottom that it is hollow, of a rolled one that it is round, and by how much', async () => {
+    // Slack Water's concave is 3/16 deep at the wide point; Long Quay has nothing but roll there, 3/16 at the edge.
+    const bottoms = async (name: string) => {
+      const [page] = await readPdf(await wallSheetPdf(shapeOf(modelNamed(name)!), 'A4', style, { name }));
+      return page.texts.map(({ text }) => text).filter((text) => /^(hollow|round|flat)/.test(text));
+    };
+    expect(await bottoms('Slack Water')).toContain('hollow 3/16');
+    expect((await bottoms('Long Quay')).some((text) => text.startsWith('round'))).toBe(true);
+    expect((await bottoms('Slack Water')).some((text) => text.startsWith('round'))).toBe(false);
+  });
 });
