@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { capped, risen, smootherstep, softMax, softMin, together } from './ease.ts';
+import { capped, heldWithin, risen, smootherstep, softMax, softMin, together } from './ease.ts';
 
 const first = (f: (x: number) => number, x: number, h = 1e-5) => (f(x + h) - f(x - h)) / (2 * h);
 const second = (f: (x: number) => number, x: number, h = 1e-4) => (f(x + h) - 2 * f(x) + f(x - h)) / (h * h);
@@ -36,6 +36,19 @@ describe('steps, limits and the greater of two', () => {
       expect(first(f, x + 1e-4)).toBeCloseTo(first(f, x - 1e-4), 2);
       expect(Math.abs(second(f, x + 2e-4) - second(f, x - 2e-4))).toBeLessThan(0.1);
     }
+  });
+
+  it('a number held between two is itself clear of them, and past them neither', () => {
+    expect(heldWithin(3, 1, 10, 0.2)).toBe(3);
+    // Clear of both by exp(0.2) and a little it takes the short way: the long one says the same.
+    for (const x of [1.24, 1.2400001, 1.23, 8.1, 8.06, 8.2]) {
+      const long = Math.exp(softMin(softMax(Math.log(x), 0, 0.2), Math.log(10), 0.2));
+      expect(heldWithin(x, 1, 10, 0.2)).toBeCloseTo(long, 12);
+    }
+    expect(heldWithin(0.01, 1, 10, 0.2)).toBeCloseTo(1, 12);
+    expect(heldWithin(1e4, 1, 10, 0.2)).toBeCloseTo(10, 12);
+    // At a limit itself 3/16 of the width of its logarithm within it.
+    expect(heldWithin(1, 1, 10, 0.2)).toBeCloseTo(Math.exp(0.0375), 12);
   });
 
   it('risen is none where it is none and itself from its width on', () => {

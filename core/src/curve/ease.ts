@@ -33,6 +33,16 @@ export function softMin(a: number, b: number, width: number): number {
 }
 
 /**
+ * A positive number held between two others, twice continuously differentiable: itself where it is clear of both by the share
+ * exp(soft), and eased into them by its logarithm.
+ */
+export function heldWithin(value: number, low: number, high: number, soft: number): number {
+  const clear = 1 + soft + soft * soft;
+  if (value > low * clear && value * clear < high) return value;
+  return Math.exp(softMin(softMax(Math.log(value), Math.log(low), soft), Math.log(high), soft));
+}
+
+/**
  * The positive part of a number, twice continuously differentiable: none where it is none, the number itself from `over` on.
  */
 export const risen = (value: number, over: number): number => value * smootherstep(value / over);
@@ -45,6 +55,13 @@ export function together(a: number, b: number): number {
   if (!(a > 0)) return Math.max(0, b);
   if (!(b > 0)) return a;
   const most = Math.max(a, b);
-  const least = Math.min(a, b);
-  return most * (1 + (least / most) ** 12 - least ** 12) ** (1 / 12);
+  const share = twelfth(Math.min(a, b) / most);
+  if (share < 1e-17) return most;
+  return most * Math.cbrt(Math.sqrt(Math.sqrt(1 + share - twelfth(Math.min(a, b)))));
+}
+
+function twelfth(x: number): number {
+  const x2 = x * x;
+  const x4 = x2 * x2;
+  return x4 * x4 * x4;
 }

@@ -2,7 +2,7 @@ import { LAYERS } from '../document/kinds.ts';
 import type { BottomLayer } from '../document/schema.ts';
 import { type BottomAcross, bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 import type { RailAt } from '../rails/rails.ts';
-import { capped, risen, smootherstep, softMax, softMin } from '../curve/ease.ts';
+import { capped, heldWithin, risen, smootherstep, softMax, softMin } from '../curve/ease.ts';
 import { GAUSS6 } from '../curve/gauss.ts';
 
 /** What one cross-section is made from. All mm; z from the bottom at the stringer, up. */
@@ -95,7 +95,7 @@ export function sectionOf(input: SectionInput): Section {
   const cos = Math.cos(phi);
   const sin = Math.sin(phi);
   // Never quite none: where bottom and under-rail run on in one line the fillet is a short piece of it.
-  const bend = Math.hypot(turn, LEAST_TURN_rad);
+  const bend = Math.sqrt(turn * turn + LEAST_TURN_rad * LEAST_TURN_rad);
   const reach = softMin((0.45 * w) / cos, 0.45 * (yE - input.notch_mm), 0.1 * w);
   const d = capped(reach, softMax(rail.edgeRadius_mm * Math.tan(bend / 2), LEAST_FILLET * softMin(w, 1, 0.5), 0.02));
 
@@ -104,18 +104,16 @@ export function sectionOf(input: SectionInput): Section {
   const P3z = zE + d * sin;
   const W2 = (2 / 3) * (w - d * cos);
   // One curvature at the apex for both sides: the deck's, held softly within what the under-rail has room for.
-  const least = Math.log((W2 * (1 - GAMMA.high)) / (B2.high * H) ** 2);
-  const most = Math.log((W2 * (1 - GAMMA.low)) / (B2.low * H) ** 2);
-  const wanted = Math.log(deckCurvature);
-  const apexCurvature = Math.exp(softMin(softMax(wanted, least, APEX_SOFT), most, APEX_SOFT));
+  const least = (W2 * (1 - GAMMA.high)) / (B2.high * B2.high * H * H);
+  const most = (W2 * (1 - GAMMA.low)) / (B2.low * B2.low * H * H);
+  const apexCurvature = heldWithin(deckCurvature, least, most, APEX_SOFT);
   const beta = softMin(
     softMax(wantedBeta * Math.sqrt(deckCurvature / apexCurvature), BETA.low, BETA.soft),
     BETA.high,
     BETA.soft,
   );
-  const roomiest = Math.log(Math.sqrt((W2 * (1 - GAMMA.usual)) / apexCurvature) / H);
-  const b2 = Math.exp(softMax(softMin(roomiest, Math.log(B2.high), B2.soft), Math.log(B2.low), B2.soft));
-  const gamma = 1 - (apexCurvature * (b2 * H) ** 2) / W2;
+  const b2 = heldWithin(Math.sqrt((W2 * (1 - GAMMA.usual)) / apexCurvature) / H, B2.low, B2.high, B2.soft);
+  const gamma = 1 - (apexCurvature * b2 * b2 * H * H) / W2;
   const under: Cubic = [b, h, b, h - b2 * H, P3y + gamma * (b - P3y), P3z + gamma * (C_z - P3z), P3y, P3z];
   const startY = yE - d;
   const bottomEnd = startY / yE;
