@@ -271,3 +271,15 @@ test('a newcomer draws a nose rider with a teardrop concave', async ({ page }) =
   const ticket = page.getByRole('region', { name: 'Ticket' });
   for (const words of ["9'6", '23 1/4', '18 1/2', '15 1/4']) await expect(ticket).toContainText(words);
 });
+
+test('a contour the foam has no room for says what was asked and what is given', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Bottom');
+  const bench = page.getByRole('region', { name: 'Bottom' });
+  await expect(bench.getByRole('status')).toHaveCount(0);
+  await type(page, 'Depth of single concave', '1 1/2');
+  // Foam 1 7/8 thick there has a limit of 0.45 of it, 27/32, and 1 1/2 comes to within a hundredth of that.
+  await expect(bench.getByRole('status')).toContainText('Single concave: asked 1 1/2 in, given 13/16 in.');
+  await type(page, 'Depth of single concave', '3/8');
+  await expect(bench.getByRole('status')).toHaveCount(0);
+});

@@ -10,6 +10,6 @@ for (const [name, board] of Object.entries(numberedBoards())) {
     key,
     typeof value === 'number' ? Number(value.toPrecision(10)) : value,
   ]);
-  writeFileSync(join(folder, `${name}.json`), `${JSON.stringify(Object.fromEntries(kept), null, 1)}\n`);
+  writeFileSync(join(folder, `${name}.json`), `${JSON.stringify(Object.fromEntries(kept), null, 2)}\n`);
   console.log(`${name}: ${kept.length}`);
 }

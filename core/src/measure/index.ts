@@ -4,6 +4,7 @@ export { Facts } from './facts.ts';
 export { measuresDocument } from './measuresDocument.ts';
 export { measureText } from './measureText.ts';
 export { curveLength_mm, railLineAt } from './bottomLines.ts';
+export { contoursWithoutRoom } from './contourRoom.ts';
 export { changeWords } from './changeWords.ts';
 export { compared, type LeverDifference, leverWords } from './compare.ts';
 export { measure, type Measures, TWELVE_mm } from './measure.ts';

@@ -22,8 +22,10 @@ import {
   withoutDepthMark,
   withoutLayer,
 } from '@june-tide/core/edit';
+import { contoursWithoutRoom } from '@june-tide/core/measure';
+import { writerOf } from '@june-tide/core/judge';
 import { LengthField } from '../../../parts/LengthField.tsx';
-import { Measure } from '../../../parts/Measure.tsx';
+import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
@@ -95,9 +97,23 @@ export function BottomBench() {
           </tbody>
         </table>
       )}
+      <NoRoom />
       {layers[inHand] && <DepthMarks index={inHand} layer={layers[inHand]} />}
     </section>
   );
+}
+
+/** What was asked of a contour and what the foam gives, where it has no room for all of it. */
+function NoRoom() {
+  const { record, shape } = useBay();
+  const style = useLengthStyle();
+  const { mm: said } = writerOf(style);
+  return contoursWithoutRoom(shape).map(({ layer, x_mm, asked_mm, given_mm, thickness_mm }) => (
+    <p key={layer} role="status" className="above-4 below-0">
+      <b>{capital(LAYER_WORDS[record.board.bottom.layers[layer].kind])}</b>: asked {said(asked_mm)}, given{' '}
+      {said(given_mm)}. There is no room for more in {said(thickness_mm)} of foam {said(x_mm)} from the tail.
+    </p>
+  ));
 }
 
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
