@@ -123,9 +123,42 @@ describe('a stretch', () => {
       const k = 1.04;
       const got = numbers(stretched(board, board.length_mm * k));
       for (const [path, value] of numbers(board)) {
+        // Where a box goes is another rule's, below.
+        if (/^fins.*trailingEdge_mm$/.test(path)) continue;
         expect([path, got.get(path)]).toEqual([path, expect.closeTo(value * rule(path, k), 6)]);
       }
     }
+  });
+
+  it('moves fins as their usual place goes, by hand', () => {
+    const board = modelNamed('Slack Water')!;
+    const inch = 25.4;
+    const boxes = (length_in: number, from: Board) => stretched(from, length_in * inch).fins.boxes;
+    // On a 6'0 side fins are usual at 11 in and the centre at 3.3; 8 in longer they go to 11 (1 + 0.55/9) = 11.67 and
+    // 3.3 (1 + 0.9/9) = 3.63. Four inches shorter the centre stays and the sides go to 11 (1 − 0.55/18) = 10.66.
+    const usual = {
+      ...board,
+      length_mm: 72 * inch,
+      fins: {
+        ...board.fins,
+        boxes: board.fins.boxes.map((box) => ({
+          ...box,
+          trailingEdge_mm: (box.role === 'centre' ? 3.3 : 11) * inch,
+        })),
+      },
+    };
+    const places = (list: Board['fins']['boxes']) => list.map(({ trailingEdge_mm }) => trailingEdge_mm / inch);
+    expect(places(boxes(80, usual))).toEqual([expect.closeTo(11 + 11 * (0.55 / 9), 9), expect.closeTo(3.63, 9)]);
+    expect(places(boxes(68, usual))).toEqual([expect.closeTo(11 - 11 * (0.55 / 18), 9), expect.closeTo(3.3, 9)]);
+    // What was set half an inch ahead of usual stays so.
+    const ahead = {
+      ...usual,
+      fins: {
+        ...usual.fins,
+        boxes: usual.fins.boxes.map((b) => ({ ...b, trailingEdge_mm: b.trailingEdge_mm + 12.7 })),
+      },
+    };
+    expect(places(boxes(80, ahead))[0] - places(boxes(80, usual))[0]).toBeCloseTo(0.5, 9);
   });
 
   it('keeps lifts at power 0, curvature at power 2', () => {

@@ -1,5 +1,5 @@
-import { type Board, type Mark, type TailKind } from '../document/schema.ts';
-import { clearOfCut } from '../fins/placement.ts';
+import { type Board, type FinBox, type Mark, type TailKind } from '../document/schema.ts';
+import { clearOfCut, finBoxes } from '../fins/placement.ts';
 import { type NoseKind, TAILS } from '../document/kinds.ts';
 import { measure } from '../measure/measure.ts';
 import { shapeOf } from '../shape/shape.ts';
@@ -15,8 +15,9 @@ export interface StretchRule {
 }
 
 /**
- * A longer or shorter board of the same proportions: stations along it grow with the length, lifts by the rule.
- * Holds: every width, thickness and depth; rails; the shape of the tail's end and the fins at their distance from the tail.
+ * A longer or shorter board of the same proportions: stations along it grow with the length, lifts by the rule; fins move as
+ * their usual place does, so that what a shaper set off it stays set off it: 11 in on a 6'0 is 11 11/16 on a 6'8.
+ * Holds: every width, thickness and depth; rails; the shape of the tail's end.
  */
 export function stretched(board: Board, length_mm: number, { rockerPower = 1.5 }: StretchRule = {}): Board {
   const k = length_mm / board.length_mm;
@@ -37,6 +38,21 @@ export function stretched(board: Board, length_mm: number, { rockerPower = 1.5 }
     deck: { ...deck, crown: deck.crown.map(along) },
     rails: { ...rails, stations: rails.stations.map(along) },
     bottom: { layers: bottom.layers.map((layer) => ({ ...layer, depths: layer.depths.map(along) })) },
+    fins: finsMoved(board, length_mm),
+  };
+}
+
+/** The fins of a board at another length: each box goes by as much as the usual one of its role does. */
+function finsMoved({ fins, family, length_mm }: Board, to_mm: number): Board['fins'] {
+  const usual = (length: number, role: FinBox['role']) =>
+    finBoxes(fins.setup, family, length).boxes.find((box) => box.role === role)?.trailingEdge_mm;
+  return {
+    ...fins,
+    boxes: fins.boxes.map((box) => {
+      const [was, now] = [usual(length_mm, box.role), usual(to_mm, box.role)];
+      if (was === undefined || now === undefined) return box;
+      return { ...box, trailingEdge_mm: Math.max(0, box.trailingEdge_mm + now - was) };
+    }),
   };
 }
 
