@@ -14,7 +14,7 @@ import {
 } from '@june-tide/core/measure';
 import { models } from '@june-tide/core/models';
 import { boardIssues, curveTroubles, hollowsOf, shapeOf } from '@june-tide/core/shape';
-import { formatLength, formatLitres, styleApart } from '@june-tide/core/units';
+import { formatArea, formatLength, formatLitres, styleApart } from '@june-tide/core/units';
 import { stationsToCsv } from '@june-tide/core/files/packages';
 import { readBoard, Told } from '../files.ts';
 import { type Command, lengthOf, need } from '../options.ts';
@@ -72,12 +72,12 @@ export const stations: Command = async ([file], values, console) => {
   }
   const write = (mm: number) => formatLength(mm, style).padStart(9);
   console.out(
-    `${'station'.padEnd(18)}${['width', 'thick', 'stringer', 'rail', 'apex', 'bottom'].map((w) => w.padStart(9)).join('')}`,
+    `${'station'.padEnd(18)}${['width', 'thick', 'stringer', 'rail', 'apex', 'bottom'].map((w) => w.padStart(9)).join('')}${'area'.padStart(13)}`,
   );
   for (const row of rows) {
     const name = `${row.from} ${formatLength(row.at_mm, style)}`;
     const cells = [row.width_mm, row.thickness_mm, row.stringer_mm, row.rail_mm, row.apex_mm, row.bottom_mm];
-    console.out(`${name.padEnd(18)}${cells.map(write).join('')}`);
+    console.out(`${name.padEnd(18)}${cells.map(write).join('')}${formatArea(row.area_mm2, style, 1).padStart(13)}`);
   }
 };
 

@@ -21,6 +21,7 @@ const COLUMNS = [
   'crown_mm',
   'tuck_mm',
   'bottom_mm',
+  'area_mm2',
 ] as const satisfies readonly (keyof StationRow)[];
 
 /** The station table of a board as CSV (RFC 4180), numbers to 0.0001. */

@@ -5,6 +5,7 @@ import { stationOfMark } from '../document/station.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt } from '../outline/outline.ts';
 import { deckHeightAt, undersideHeightAt } from '../section/heights.ts';
+import { halfArea } from '../section/section.ts';
 import { INCH_mm } from '../units/length.ts';
 import { railLineAt, stringerLineAt } from './bottomLines.ts';
 
@@ -28,6 +29,8 @@ export interface StationRow extends StationPlace {
   tuck_mm: number;
   /** A straightedge across the bottom, edge to edge: its greatest light; above a convex bottom negative. */
   bottom_mm: number;
+  /** Of the whole cross-section: Simpson over even stations gives the litres. */
+  area_mm2: number;
 }
 
 /** The stations that are usually written down: 1, 6, 12, 18, 24 in from either end, the centre, the wide point. */
@@ -67,6 +70,7 @@ export function stationTable(shape: Shape, places: readonly StationPlace[] = USU
         crown_mm: section.crown_mm,
         tuck_mm: section.half_mm - section.edgeY_mm,
         bottom_mm: straightedgeLight(section.input.bottom, edgeZ_mm),
+        area_mm2: 2 * halfArea(section),
       },
     ];
   });
