@@ -173,7 +173,7 @@ describe('the station table as CSV', () => {
     for (const board of models()) {
       const csv = stationsToCsv(board);
       expect(csv.split('\r\n')[0]).toBe(
-        'from,at_mm,x_mm,width_mm,thickness_mm,stringer_mm,rail_mm,apex_mm,apexShare,crown_mm,tuck_mm,bottom_mm',
+        'from,at_mm,x_mm,width_mm,thickness_mm,stringer_mm,rail_mm,apex_mm,apexShare,crown_mm,tuck_mm,bottom_mm,area_mm2',
       );
       const read = boardFromStations(board, csv);
       expect([board.name, read.ok]).toEqual([board.name, true]);
