@@ -5,6 +5,9 @@ import { startDrag } from './drag.ts';
 import { Handle } from './Handle.tsx';
 import { type PlankScale, TAPE_HEIGHT } from './scale.ts';
 
+/** Half of the hook's box, px: room for “72 3/4” beside its arrow. */
+const HOOK_HALF = 58;
+
 interface TapeProps {
   scale: PlankScale;
   length_mm: number;
@@ -129,16 +132,19 @@ function Hook({ scale, length_mm, hook_mm, moveHook }: TapeProps) {
         }}
       >
         <rect
-          x={hookX - 42}
+          x={hookX - HOOK_HALF}
           y={top - 5}
-          width={84}
+          width={2 * HOOK_HALF}
           height={TAPE_HEIGHT + 10}
           fill="var(--tape)"
           stroke="var(--tape-ink)"
           strokeWidth={1.8}
         />
         <line x1={hookX} x2={hookX} y1={top - 5} y2={top + TAPE_HEIGHT + 5} stroke="var(--tape-ink)" />
-        <path d={`M${hookX - 38} ${top + 15}l5 -4v8zM${hookX + 38} ${top + 15}l-5 -4v8z`} fill="var(--tape-ink)" />
+        <path
+          d={`M${hookX - HOOK_HALF + 4} ${top + 15}l5 -4v8zM${hookX + HOOK_HALF - 4} ${top + 15}l-5 -4v8z`}
+          fill="var(--tape-ink)"
+        />
         <g fill="var(--tape-ink)" fontSize={14} fontWeight={600}>
           <text x={hookX - 4} y={top + 20} textAnchor="end">
             {short(hook_mm)}
