@@ -152,6 +152,12 @@ test('held down on Check, an extreme stays until the hand lets go, though the pa
 }) => {
   await page.goto('/bay/skarn-slack-118/check');
   const hold = page.getByRole('button', { name: 'Hold: wider tail, a lot' });
+  // The chart over it comes a moment after the page and moves it down: a hand waits for that.
+  await expect(async () => {
+    const before = await hold.boundingBox();
+    await page.waitForTimeout(300);
+    expect(await hold.boundingBox()).toEqual(before);
+  }).toPass();
   await hold.hover();
   await page.mouse.down();
   const said = page.getByRole('status').filter({ hasText: /No new note|New:/ });
