@@ -22,13 +22,22 @@ export class FairCurve {
   readonly active: Uint8Array;
   /** How many linear systems the solve took. */
   readonly solves: number;
+  /** What each soft mark of the batten pulls with, in the solver's units and in the order of the marks. */
+  readonly softWeights: Float64Array;
   private readonly polynomials: Float64Array;
 
-  constructor(map: StationMap, coefficients: Float64Array, active: Uint8Array, solves: number) {
+  constructor(
+    map: StationMap,
+    coefficients: Float64Array,
+    active: Uint8Array,
+    solves: number,
+    softWeights: Float64Array = new Float64Array(),
+  ) {
     this.map = map;
     this.coefficients = coefficients;
     this.active = active;
     this.solves = solves;
+    this.softWeights = softWeights;
     const matrices = powerMatrices();
     const polynomials = new Float64Array(SPANS * ORDER);
     for (let span = 0; span < SPANS; span++) {

@@ -3,7 +3,7 @@ import type { CurveMark } from './curveMark.ts';
 import { FairCurve } from './fairCurve.ts';
 import { solveInPlace } from './linear.ts';
 import { basisDerivatives, basisRowInto, COEFFICIENTS, DEGREE, energyMatrices, spanOf } from './quinticBasis.ts';
-import { drawnToSoft, softRows } from './softMarks.ts';
+import { addSoft, drawnToSoft, type SoftRow, softRows } from './softMarks.ts';
 import { parameterOf, type StationMap, stationBend, stationMap, stationOf, stationRate } from './stationMap.ts';
 
 /** A batten to be sprung. */
@@ -193,6 +193,100 @@ function dot(a: Float64Array, b: Float64Array): number {
   return sum;
 }
 
+/** The solver works in this unit: the greatest of the marks' values, mm. */
+function scaleOf({ marks }: Batten): number {
+  let scale = 0;
+  for (const mark of marks) {
+    if (mark.kind === 'value' || mark.kind === 'soft') scale = Math.max(scale, Math.abs(mark.value_mm));
+  }
+  return scale === 0 ? 1 : scale;
+}
+
+/** How the coefficients answer when one soft mark is raised by one, everything else held. */
+function softResponse(h: Float64Array, rows: Rows, { span, basis }: SoftRow, weight: number): Float64Array {
+  const q = new Float64Array(n);
+  for (let i = 0; i <= DEGREE; i++) q[span + i] = weight * basis[i];
+  return responded(h, q, rows);
+}
+
+/** The solution of the system with everything held at nothing but `q`, and but one row if `raised` names it. */
+function responded(h: Float64Array, q: Float64Array, rows: Rows, raised?: { row: number; by: number }): Float64Array {
+  const right = new Float64Array(rows.count);
+  if (raised) right[raised.row] = raised.by;
+  const out = new Float64Array(n);
+  solveHeld(h, q, { count: rows.count, left: rows.left, right }, out);
+  return out;
+}
+
+/** Greatest size of a curve of these coefficients, over CHECKS even parameters. */
+function greatest(c: Float64Array): number {
+  const { starts, weights } = valuesTable();
+  let most = 0;
+  for (let k = 0; k < CHECKS; k++) {
+    let y = 0;
+    for (let j = 0; j <= DEGREE; j++) y += weights[k * (DEGREE + 1) + j] * c[starts[k] + j];
+    most = Math.max(most, Math.abs(y));
+  }
+  return most;
+}
+
+let values: CheckTable | undefined;
+function valuesTable(): CheckTable {
+  if (values) return values;
+  const starts = new Int32Array(CHECKS);
+  const weights = new Float64Array(CHECKS * (DEGREE + 1));
+  for (let k = 0; k < CHECKS; k++) {
+    const s = k / (CHECKS - 1);
+    const span = spanOf(s);
+    starts[k] = span;
+    weights.set(basisDerivatives(s, 0, span)[0], k * (DEGREE + 1));
+  }
+  return (values = { starts, weights });
+}
+
+/**
+ * The gain of each mark of a sprung batten: the most the line moves anywhere, for each mm its number is changed, max |dy/dmark|.
+ *
+ * Method: for a mark that is met, a column of the inverse of the Lagrange system as it stood at the end, with the penalty on
+ * hollow of the stretches that held the curve; for a soft one its pull through the same. About 1 for a fair mark, 0 for a
+ * soft one that the line meets by itself. Dimensionless, in the order of the marks; 0 for what is no number at a station.
+ */
+export function markGains(batten: Batten, curve: FairCurve): number[] {
+  const map = curve.map;
+  const scale = scaleOf(batten);
+  const rows = gatherRows(batten, map, scale);
+  const h = hessianOf(map).slice();
+  const soft = softRows(batten.marks, map, scale);
+  if (curve.softWeights.length === soft.length) addSoft(soft, curve.softWeights, h, new Float64Array(n));
+  const table = checksOf(map);
+  if (batten.bend !== 'free') addPenalty(h, table, curve.active);
+  let row = 0;
+  let nextSoft = 0;
+  return batten.marks.map((mark) => {
+    if (mark.kind === 'soft') {
+      const weight = curve.softWeights[nextSoft] ?? 0;
+      const gain = weight === 0 ? 0 : greatest(softResponse(h, rows, soft[nextSoft], weight));
+      nextSoft += 1;
+      return gain;
+    }
+    const gain = mark.kind === 'value' ? greatest(responded(h, new Float64Array(n), rows, { row, by: 1 })) : 0;
+    row += 1;
+    return gain;
+  });
+}
+
+/** The penalty on hollow at the checks that are active; the sign of the bend falls out of it. */
+function addPenalty(h: Float64Array, table: CheckTable, active: Uint8Array): void {
+  for (let k = 0; k < CHECKS; k++) {
+    if (!active[k]) continue;
+    const start = table.starts[k];
+    for (let i = 0; i <= DEGREE; i++) {
+      const gi = PENALTY * table.weights[k * (DEGREE + 1) + i];
+      for (let j = 0; j <= DEGREE; j++) h[(start + i) * n + start + j] += gi * table.weights[k * (DEGREE + 1) + j];
+    }
+  }
+}
+
 /**
  * Springs a batten through its marks: the fairest curve that meets them, bent one way only.
  *
@@ -206,15 +300,13 @@ function dot(a: Float64Array, b: Float64Array): number {
  */
 export function sprungThrough(batten: Batten, previous?: FairCurve): FairCurve {
   const map = stationMap(batten.length_mm, batten.tail_rad, batten.nose_rad);
-  let scale = 0;
+  const scale = scaleOf(batten);
   for (const mark of batten.marks) {
-    if (mark.kind === 'value' || mark.kind === 'soft') scale = Math.max(scale, Math.abs(mark.value_mm));
     const numbers = Object.values(mark).filter((entry) => typeof entry === 'number');
     if (!numbers.every(Number.isFinite)) {
       throw new RangeError(`sprungThrough: a ${mark.kind} mark is not finite: ${JSON.stringify(mark)}`);
     }
   }
-  if (scale === 0) scale = 1;
 
   const rows = gatherRows(batten, map, scale);
   const c = new Float64Array(n);
@@ -224,11 +316,20 @@ export function sprungThrough(batten: Batten, previous?: FairCurve): FairCurve {
   solveHeld(base, q, rows, c);
 
   const soft = softRows(batten.marks, map, scale);
+  let softWeights: Float64Array = new Float64Array();
   if (soft.length > 0) {
     const plain = base;
     base = base.slice();
     const energy = base;
-    solves += drawnToSoft(soft, plain, { h: energy, q, c }, () => solveHeld(energy, q, rows, c));
+    const drawn = drawnToSoft(
+      soft,
+      plain,
+      { h: energy, q, c },
+      () => solveHeld(energy, q, rows, c),
+      (row, weight) => greatest(softResponse(energy, rows, row, weight)),
+    );
+    solves += drawn.solves;
+    softWeights = drawn.weights;
   }
 
   const active = new Uint8Array(CHECKS);
@@ -245,7 +346,7 @@ export function sprungThrough(batten: Batten, previous?: FairCurve): FairCurve {
     }
   }
   for (let i = 0; i < n; i++) c[i] *= scale;
-  return new FairCurve(map, c, active, solves);
+  return new FairCurve(map, c, active, solves, softWeights);
 }
 
 /**
@@ -274,15 +375,11 @@ function straightenHollows(
   while (!settled && solves < (warm ? MAX_WARM_STEPS : MAX_STEPS)) {
     h.set(base);
     pushed.set(q);
+    addPenalty(h, table, active);
     for (let k = 0; k < CHECKS; k++) {
       if (!active[k]) continue;
-      const start = table.starts[k];
       for (let i = 0; i <= DEGREE; i++) {
-        const gi = sign * table.weights[k * (DEGREE + 1) + i];
-        pushed[start + i] -= PENALTY * NO_HOLLOW * gi;
-        for (let j = 0; j <= DEGREE; j++) {
-          h[(start + i) * n + start + j] += PENALTY * gi * sign * table.weights[k * (DEGREE + 1) + j];
-        }
+        pushed[table.starts[k] + i] -= PENALTY * NO_HOLLOW * sign * table.weights[k * (DEGREE + 1) + i];
       }
     }
     solveHeld(h, pushed, rows, step);

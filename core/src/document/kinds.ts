@@ -1,4 +1,5 @@
-import type { Board, Family, LayerKind, TailKind } from './schema.ts';
+import { BEAK_THICKNESS_mm, DOME_FALL_mm, S_DECK_DROP_mm, STEP_DROP_mm } from './limits.ts';
+import type { Board, DeckFeatureKind, Family, LayerKind, TailKind } from './schema.ts';
 
 /**
  * What hangs on the kind of a thing, a record for each: a kind that is added to the schema does not compile before it has all of
@@ -103,6 +104,56 @@ interface TailFacts {
   first: { block_mm: number | 'asItIs'; depth_mm: number | 'asItIs' };
 }
 
+interface DeckFeatureFacts {
+  words: string;
+  /** What it is for, in a few words. */
+  about: string;
+  /** The number that says how much of it there is, and its limits. */
+  size: 'width' | 'thickness_mm' | 'drop_mm' | 'fall_mm';
+  limits: { low: number; high: number };
+  /** May a deck have more than one? */
+  many: boolean;
+}
+
+/** Every feature of a deck beside its crown. */
+export const DECK_FEATURES: Readonly<Record<DeckFeatureKind, DeckFeatureFacts>> = {
+  flat: {
+    words: 'flat deck',
+    about: 'level under the feet, the fall kept for the rail',
+    size: 'width',
+    limits: { low: 0.02, high: 1 },
+    many: false,
+  },
+  dome: {
+    words: 'domed deck',
+    about: 'foam in the middle, thin rails',
+    size: 'fall_mm',
+    limits: DOME_FALL_mm,
+    many: false,
+  },
+  sDeck: {
+    words: 'S-deck',
+    about: 'scooped where the chest or the hands go',
+    size: 'drop_mm',
+    limits: S_DECK_DROP_mm,
+    many: true,
+  },
+  beak: {
+    words: 'beak',
+    about: 'foam in the last of the nose',
+    size: 'thickness_mm',
+    limits: BEAK_THICKNESS_mm,
+    many: false,
+  },
+  step: {
+    words: 'step rail',
+    about: 'thin rails in the tail, foam kept in the middle',
+    size: 'drop_mm',
+    limits: STEP_DROP_mm,
+    many: false,
+  },
+};
+
 /** Every kind of tail. */
 export const TAILS: Readonly<Record<TailKind, TailFacts>> = {
   square: { words: 'square', closes: 'block', first: { block_mm: 150, depth_mm: 'asItIs' } },
@@ -116,6 +167,9 @@ export const TAILS: Readonly<Record<TailKind, TailFacts>> = {
   sixCorner: { words: 'six-corner', closes: 'block', first: { block_mm: 145, depth_mm: 60 } },
   halfMoon: { words: 'half-moon', closes: 'block', first: { block_mm: 190, depth_mm: 50 } },
 };
+
+/** Plan radius of a tip that can be sanded and glassed. Common practice, from memory. */
+export const USUAL_TIP_mm = { nose: 6, pin: 10 } as const;
 
 export type NoseKind = Board['outline']['nose']['kind'];
 

@@ -1,4 +1,5 @@
 import { BOARD_VERSION } from './schema.ts';
+import { tipsAndDeck } from './tipsAndDeck.ts';
 
 /** One step of the document's history: how data of version `from` becomes data of the next. */
 export interface Migration {
@@ -13,7 +14,9 @@ export interface Migration {
  * The steps of the board document, the oldest first. One is added with each new version, never changed afterwards, and files
  * of the version it starts from stay in `core/src/files/fixtures`.
  */
-export const BOARD_MIGRATIONS: readonly Migration[] = [];
+export const BOARD_MIGRATIONS: readonly Migration[] = [
+  { from: 1, name: 'tips have a radius, deck features a place and a fade', apply: tipsAndDeck },
+];
 
 /**
  * Data brought up to a version, one named step after the other. What is no object, has no version that is a number, or is

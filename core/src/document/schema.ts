@@ -1,13 +1,19 @@
 import * as z from 'zod';
 import {
   APEX,
+  BEAK_FADE_mm,
+  BEAK_LENGTH_mm,
   BEAK_THICKNESS_mm,
   CANT_rad,
+  DECK_FADE_mm,
+  DECK_LENGTH_mm,
+  DOME_FALL_mm,
   EDGE_RADIUS_mm,
   FIN_INSET_mm,
   FIN_SIZE_mm,
   LAYER_WIDTH,
   LENGTH_mm,
+  MOST_DECK_FEATURES,
   MOST_LAYERS,
   MOST_MARKS,
   MOST_STATIONS,
@@ -15,7 +21,10 @@ import {
   NOSE_RADIUS_mm,
   S_DECK_DROP_mm,
   STEP_DROP_mm,
+  STEP_INSET_mm,
+  STEP_LENGTH_mm,
   TIP_CURVE_rad,
+  TIP_RADIUS_mm,
   TOE_rad,
   TRAILING_EDGE_mm,
   TUCK_mm,
@@ -28,7 +37,7 @@ import {
  * signs, docs/formats.md the story of the file, docs/schema/board.schema.json the published JSON Schema made from this.
  */
 export const BOARD_FORMAT = 'june-tide-board';
-export const BOARD_VERSION = 1;
+export const BOARD_VERSION = 2;
 
 const mm = (low: number, high: number, about: string) => z.number().min(low).max(high).describe(about);
 const within = ({ low, high }: { low: number; high: number }, about: string) => mm(low, high, about);
@@ -115,6 +124,7 @@ const outline = z.strictObject({
     z.strictObject({
       kind: z.literal('pointed'),
       curve_rad: within(TIP_CURVE_rad, 'Tip curve: small is straighter, 40 degrees is usual'),
+      tip_mm: within(TIP_RADIUS_mm, 'Plan radius of the tip: 6 is usual, 0 a needle'),
     }),
     z.strictObject({
       kind: z.literal('round'),
@@ -125,6 +135,7 @@ const outline = z.strictObject({
     kind: z.enum(TAIL_KINDS),
     block_mm: mm(0, 600, 'Full width across the block or tips; not used by round, rounded pin and pin'),
     depth_mm: mm(0, 400, 'Crotch of a swallow or half-moon, length of the corners; not used by square, round, pin'),
+    tip_mm: within(TIP_RADIUS_mm, 'Plan radius of the tip of a pin: 10 is usual, 0 a needle; not used by the others'),
   }),
   wings: z.array(wing).max(MOST_WINGS),
 });
@@ -147,6 +158,13 @@ const foil = z.strictObject({
 });
 export type FoilDocument = z.infer<typeof foil>;
 
+/** Where on the board a feature of the deck is: its middle, how long it is as a whole, and over what length it runs in and out. */
+const stretch = {
+  ...place,
+  length_mm: within(DECK_LENGTH_mm, 'Its whole length, where it runs in and out included'),
+  fade_mm: within(DECK_FADE_mm, 'Over what length it runs in, and out again'),
+};
+
 const deck = z.strictObject({
   crown: z
     .array(markSchema)
@@ -159,32 +177,39 @@ const deck = z.strictObject({
         z.strictObject({
           kind: z.literal('flat'),
           width: fraction('How much of the half width stays level before the deck falls'),
+          ...stretch,
         }),
         z.strictObject({
           kind: z.literal('beak'),
-          length_mm: mm(50, 600, 'From the nose tip'),
-          thickness_mm: within(BEAK_THICKNESS_mm, 'Added at the tip, rolled down to the outline'),
+          length_mm: within(BEAK_LENGTH_mm, 'From the nose tip'),
+          thickness_mm: within(BEAK_THICKNESS_mm, 'Added at the tip'),
+          fade_mm: within(BEAK_FADE_mm, 'Over what length, from where it begins, it rises'),
+          roll: fraction('How much of what is added is gone again at the rail: 1 all of it, rolled to the outline'),
         }),
         z.strictObject({
           kind: z.literal('step'),
-          length_mm: mm(50, 1500, 'From the tail'),
-          inset_mm: mm(10, 200, 'In from the rail'),
+          length_mm: within(STEP_LENGTH_mm, 'From the tail'),
+          inset_mm: within(STEP_INSET_mm, 'In from the rail'),
           drop_mm: within(STEP_DROP_mm, 'How far the deck steps down'),
-          fade_mm: mm(20, 800, 'Over what length it runs out'),
+          fade_mm: within(DECK_FADE_mm, 'Over what length it runs out'),
         }),
         z.strictObject({
           kind: z.literal('sDeck'),
-          from: place.from,
-          at_mm: place.at_mm,
-          length_mm: mm(50, 1500, 'Length of the scoop'),
           drop_mm: within(S_DECK_DROP_mm, 'How deep below the plain deck line'),
+          ...stretch,
+        }),
+        z.strictObject({
+          kind: z.literal('dome'),
+          fall_mm: within(DOME_FALL_mm, 'How much farther the deck falls from the stringer to the rail: thin rails'),
+          ...stretch,
         }),
       ]),
     )
-    .max(6),
+    .max(MOST_DECK_FEATURES),
 });
 type DeckDocument = z.infer<typeof deck>;
 export type DeckFeature = DeckDocument['features'][number];
+export type DeckFeatureKind = DeckFeature['kind'];
 
 const railStation = z.strictObject({
   ...place,

@@ -47,7 +47,7 @@ const rich = (name: string): Board => {
     deck: {
       ...board.deck,
       features: [
-        { kind: 'flat', width: 0.4 },
+        { kind: 'flat', width: 0.4, from: 'centre', at_mm: 60, length_mm: 900, fade_mm: 200 },
         { kind: 'step', length_mm: 500, inset_mm: 50, drop_mm: 6, fade_mm: 200 },
       ],
     },
@@ -75,7 +75,7 @@ describe('a mix of two boards that differ in every number', () => {
       expect(reached).toBe(share);
       const [from, to, got] = [numbers(a), numbers(b), numbers(board)];
       expect([...got.keys()].sort()).toEqual([...from.keys()].sort());
-      const notMixed = /deck\.features\.1\.(length_mm|inset_mm|fade_mm)|template\.(rake_rad|tip)/;
+      const notMixed = /template\.(rake_rad|tip)/;
       for (const [path, value] of got) {
         const x = from.get(path)!;
         const y = to.get(path)!;
@@ -112,7 +112,8 @@ describe('a stretch', () => {
   /** What becomes of a number: stations grow with the length, lifts by its power of 1.5, the rest stays. */
   const rule = (path: string, k: number): number => {
     if (path === 'length_mm') return k;
-    if (/^(outline|rocker|foil|deck\.crown|rails\.stations|bottom).*\.at_mm$/.test(path)) return k;
+    if (/^deck\.features.*\.(length|fade)_mm$/.test(path)) return k;
+    if (/^(outline|rocker|foil|deck|rails\.stations|bottom).*\.at_mm$/.test(path)) return k;
     if (/^(outline\.widePoint_mm|rocker\.flatPoint_mm|foil\.thickest_mm)$/.test(path)) return k;
     if (/^rocker\.((noseLift|tailLift)_mm|marks\.\d+\.value_mm)$/.test(path)) return k ** 1.5;
     return 1;

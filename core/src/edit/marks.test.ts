@@ -43,6 +43,8 @@ describe('the marks of a board', () => {
         for (const { key, x_mm, value_mm } of rows) {
           // The block is the width before the corners are worked; the tips of the foil are under the lens.
           if (key === 'block') continue;
+          // Under an S-deck the greatest thickness stands beside the thickest place of the plain deck.
+          if (key === 'thickest' && board.deck.features.some(({ kind }) => kind === 'sDeck')) continue;
           expect(found(board, curve, x_mm)).toBeCloseTo(value_mm, 6);
         }
       }

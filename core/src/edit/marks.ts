@@ -17,6 +17,8 @@ export interface MarkRow {
   value_mm: number;
   /** May its number be changed, may it be moved along the board, may it be lifted off? */
   valued: boolean;
+  /** How far the line may stay off it; undefined for a hard mark, which is met. */
+  give_mm: number | undefined;
   movable: boolean;
   liftable: boolean;
 }
@@ -37,6 +39,7 @@ function listed(board: Board, curve: MarkedCurve): MarkRow[] {
       at_mm: mark.at_mm,
       x_mm: stationOfMark(mark, anchors),
       value_mm: mark.value_mm,
+      give_mm: mark.give_mm,
       valued: true,
       movable: true,
       liftable: true,
@@ -56,7 +59,19 @@ export function markRows(board: Board, curve: MarkedCurve): MarkRow[] {
     can: Partial<MarkRow> = {},
   ) => {
     const x_mm = stationOfMark({ from, at_mm }, anchorsOf(board));
-    rows.push({ key, label, from, at_mm, x_mm, value_mm, valued: true, movable: false, liftable: false, ...can });
+    rows.push({
+      key,
+      label,
+      from,
+      at_mm,
+      x_mm,
+      value_mm,
+      give_mm: undefined,
+      valued: true,
+      movable: false,
+      liftable: false,
+      ...can,
+    });
   };
   switch (curve) {
     case 'outline':
@@ -145,10 +160,29 @@ export function withoutMark(board: Board, curve: MarkedCurve, key: string): Boar
   );
 }
 
-/** Sets a new mark at station x, tied to the nearer end. */
+/** How well a half width, a lift or a thickness is read by hand: a new mark is as soft as that. Common practice, no source. */
+export const READING_ERROR_mm = 0.4;
+
+/** Makes a mark of the list hard, so that the line goes through it, or soft again by its reading error. */
+export function withMarkHard(board: Board, curve: MarkedCurve, key: string, hard: boolean): Board {
+  return withListed(
+    board,
+    curve,
+    replaced(board[curve].marks, curve, key, ({ give_mm: _give, ...mark }) =>
+      hard ? mark : { ...mark, give_mm: READING_ERROR_mm },
+    ),
+  );
+}
+
+/** Sets a new mark at station x, tied to the nearer end, soft by its reading error. */
 export function withNewMark(board: Board, curve: MarkedCurve, x_mm: number, value_mm: number): Board {
   const from = x_mm > board.length_mm / 2 ? 'nose' : 'tail';
-  const mark = { from, at_mm: distanceFrom(from, x_mm, anchorsOf(board)), value_mm } as const;
+  const mark = {
+    from,
+    at_mm: distanceFrom(from, x_mm, anchorsOf(board)),
+    value_mm,
+    give_mm: READING_ERROR_mm,
+  } as const;
   return withListed(board, curve, [...board[curve].marks, mark]);
 }
 

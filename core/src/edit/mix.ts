@@ -1,6 +1,5 @@
 import {
   APEX,
-  BEAK_THICKNESS_mm,
   CANT_rad,
   EDGE_RADIUS_mm,
   FIN_INSET_mm,
@@ -12,15 +11,15 @@ import {
   MOST_STATIONS,
   MOST_WINGS,
   NOSE_RADIUS_mm,
-  S_DECK_DROP_mm,
-  STEP_DROP_mm,
   TIP_CURVE_rad,
+  TIP_RADIUS_mm,
   TOE_rad,
   TRAILING_EDGE_mm,
   TUCK_mm,
   WING_DEPTH_mm,
   WING_LENGTH_mm,
 } from '../document/limits.ts';
+import { DECK_FEATURES } from '../document/kinds.ts';
 import type { Board, BottomLayer, DeckFeature, Mark, OutlineMark, RailStation } from '../document/schema.ts';
 import { boardSchema } from '../document/schema.ts';
 import { boardIssues } from '../shape/issues.ts';
@@ -127,6 +126,7 @@ function mixOf(a: Board, b: Board, share: number): Board {
             kind: near.outline.tail.kind,
             block_mm: mix(p.tail.block_mm, q.tail.block_mm),
             depth_mm: p.tail.kind === q.tail.kind ? mix(p.tail.depth_mm, q.tail.depth_mm) : near.outline.tail.depth_mm,
+            tip_mm: heldWithin(TIP_RADIUS_mm, mix(p.tail.tip_mm, q.tail.tip_mm)),
           }
         : near.outline.tail,
       wings: mixedWings(p.wings, q.wings, share),
@@ -176,6 +176,7 @@ function mixedNose(a: Board['outline']['nose'], b: Board['outline']['nose'], sha
     return {
       kind: 'pointed',
       curve_rad: heldWithin(TIP_CURVE_rad, a.curve_rad + share * (b.curve_rad - a.curve_rad)),
+      tip_mm: heldWithin(TIP_RADIUS_mm, a.tip_mm + share * (b.tip_mm - a.tip_mm)),
     };
   }
   if (a.kind === 'round' && b.kind === 'round' && a.radius_mm !== undefined && b.radius_mm !== undefined) {
@@ -247,34 +248,25 @@ const NO_EDGE = { length_mm: 0, fade_mm: 10, hardness: 0 };
 
 /** Features of one kind mix; one that only one board has fades with its share, or stays away when it cannot fade. */
 function mixedFeatures(a: readonly DeckFeature[], b: readonly DeckFeature[], share: number): DeckFeature[] {
-  const mix = (x: number, y: number) => x + share * (y - x);
   const kinds = [...new Set([...a, ...b].map((feature) => feature.kind))];
   return kinds.flatMap((kind): DeckFeature[] => {
     const one = a.find((f) => f.kind === kind);
     const two = b.find((f) => f.kind === kind);
     const near = (share < 0.5 ? one : two) ?? one ?? two;
     if (!near) return [];
-    const faded = (f: DeckFeature | undefined, key: string) => {
-      return f ? Number((f as unknown as Record<string, unknown>)[key]) : 0;
-    };
-    switch (near.kind) {
-      case 'flat': {
-        const width = clamp01(mix(faded(one, 'width'), faded(two, 'width')));
-        return width > 0.01 ? [{ kind: 'flat', width }] : [];
-      }
-      case 'beak': {
-        const thickness_mm = mix(faded(one, 'thickness_mm'), faded(two, 'thickness_mm'));
-        return thickness_mm >= BEAK_THICKNESS_mm.low ? [{ ...near, thickness_mm }] : [];
-      }
-      case 'step': {
-        const drop_mm = mix(faded(one, 'drop_mm'), faded(two, 'drop_mm'));
-        return drop_mm >= STEP_DROP_mm.low ? [{ ...near, drop_mm }] : [];
-      }
-      case 'sDeck': {
-        const drop_mm = mix(faded(one, 'drop_mm'), faded(two, 'drop_mm'));
-        return drop_mm >= S_DECK_DROP_mm.low ? [{ ...near, drop_mm }] : [];
-      }
-    }
+    const { size, limits } = DECK_FEATURES[kind];
+    const numberOf = (feature: DeckFeature | undefined, key: string) =>
+      Number((feature as unknown as Record<string, unknown> | undefined)?.[key] ?? 0);
+    const mixed = Object.fromEntries(
+      Object.entries(near).map(([key, value]) => {
+        const both = one !== undefined && two !== undefined;
+        // What only one board has fades with its share and stays where it is.
+        if (typeof value !== 'number' || (!both && key !== size)) return [key, value];
+        const place = key === 'at_mm' && both && 'from' in one && 'from' in two && one.from !== two.from;
+        return [key, place ? value : numberOf(one, key) + share * (numberOf(two, key) - numberOf(one, key))];
+      }),
+    ) as DeckFeature;
+    return numberOf(mixed, size) >= limits.low ? [mixed] : [];
   });
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { LAYER_KINDS } from '../document/schema.ts';
+import { halfBreadthAt } from '../outline/outline.ts';
+import { type Board, LAYER_KINDS } from '../document/schema.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
@@ -17,10 +18,59 @@ import {
   withoutWing,
   withRail,
   withRailEverywhere,
+  wingsTold,
   withWing,
+  withWings,
 } from './parts.ts';
 
 const slack = () => modelNamed('Slack Water')!;
+
+describe('a wing on a sprung outline', () => {
+  const slack = modelNamed('Slack Water')!;
+  /** 15 in up and 0.4 deep: it made the board wider at 16 in and added litres. */
+  const winged = (board: Board) =>
+    withWings(board, [
+      ...board.outline.wings,
+      { fromTail_mm: 15 * 25.4, depth_mm: 0.4 * 25.4, length_mm: 6, raised: 0 },
+    ]);
+  const half = (board: Board, x: number) => halfBreadthAt(shapeOf(board).outline, x);
+
+  it.each(models().map((board) => [board.name, board] as const))(
+    'of %s takes away what is behind it and leaves the line ahead as it was',
+    (_name, board) => {
+      const more = winged(board);
+      for (let x = 382; x < board.length_mm; x += 20) expect(half(more, x)).toBe(half(board, x));
+      const behind = [300, 200, 100].map((x) => half(board, x) - half(more, x));
+      for (const taken of behind) {
+        expect(taken).toBeGreaterThan(0.5);
+        expect(taken).toBeLessThan(0.4 * 25.4 + 1e-9);
+      }
+      expect(volume_L(shapeOf(more))).toBeLessThan(volume_L(shapeOf(board)));
+    },
+  );
+
+  it('keeps the marks ahead of it and says which it could not', () => {
+    const more = winged(slack);
+    const told = wingsTold(slack, more);
+    expect(told.map(({ key }) => key)).toEqual(['1', 'block']);
+    for (const { from_mm, to_mm } of told) expect(from_mm - to_mm).toBeCloseTo(2 * 0.4 * 25.4, 9);
+    expect(wingsTold(slack, slack)).toEqual([]);
+  });
+
+  it('lifted off gives the area back, to the last digit that counts', () => {
+    const back = withoutWing(winged(slack), 0);
+    expect(back.outline.wings).toEqual([]);
+    for (let x = 0; x <= slack.length_mm; x += 15) expect(half(back, x)).toBeCloseTo(half(slack, x), 9);
+  });
+
+  it('slid along or made deeper leaves the batten where it is', () => {
+    const more = winged(slack);
+    for (const change of [{ fromTail_mm: 280 }, { depth_mm: 16 }, { length_mm: 90 }]) {
+      const other = withWing(more, 0, change);
+      expect(shapeOf(other).outline.base.valueAt(250)).toBeCloseTo(shapeOf(more).outline.base.valueAt(250), 9);
+    }
+  });
+});
 
 describe('wings', () => {
   it('adds up to three on any model, each a board, and takes them off again', () => {
@@ -32,7 +82,8 @@ describe('wings', () => {
       }
       expect(board.outline.wings).toHaveLength(3);
       while (board.outline.wings.length > 0) board = withoutWing(board, 0);
-      expect(board.outline.marks).toEqual(model.outline.marks);
+      const bare = withWings(model, []).outline.marks;
+      board.outline.marks.forEach((mark, i) => expect(mark.value_mm).toBeCloseTo(bare[i].value_mm, 9));
     }
   });
 

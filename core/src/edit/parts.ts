@@ -3,11 +3,13 @@ import { shapeOf } from '../shape/shape.ts';
 import { MOST_LAYERS, MOST_WINGS } from '../document/limits.ts';
 import { LAYERS } from '../document/kinds.ts';
 import { anchorsOf, distanceFrom, stationOfMark } from '../document/station.ts';
+import { hasBlock } from '../outline/tails.ts';
+import { wingsAt } from '../outline/wings.ts';
 import { blendAt, blendThrough } from '../curve/blend.ts';
 import { railAt } from '../rails/rails.ts';
 import { INCH_mm } from '../units/length.ts';
 
-/** Changes of the parts that come in lists: wings, rail stations, bottom layers, fin boxes. All hold everything else. */
+/** Changes of the parts that come in lists: wings, rail stations, bottom layers, fin boxes. All hold everything else but where said. */
 
 function changedAt<T>(list: readonly T[], index: number, change: Partial<T>): T[] {
   if (!(index in list)) throw new RangeError(`edit of parts: there is no entry ${index}`);
@@ -16,14 +18,48 @@ function changedAt<T>(list: readonly T[], index: number, change: Partial<T>): T[
 
 const without = <T>(list: readonly T[], index: number): T[] => list.filter((_, i) => i !== index);
 
-/** Most wings a side. */
-
-export function withWing(board: Board, index: number, change: Partial<Wing>): Board {
-  return { ...board, outline: { ...board.outline, wings: changedAt(board.outline.wings, index, change) } };
+/**
+ * Other wings on the same batten: each width mark, and the block, becomes narrower by what the wings now take there more than
+ * before, or wider by what they give back, so that the line ahead of them stays as it is, to the last digit. Marks ahead of every
+ * wing keep their numbers; `wingsTold` says which could not.
+ */
+export function withWings(board: Board, wings: readonly Wing[]): Board {
+  const { outline } = board;
+  const anchors = anchorsOf(board);
+  const now = { ...outline, wings: [...wings] };
+  const taken = (x_mm: number) => 2 * (wingsAt(now, x_mm) - wingsAt(outline, x_mm));
+  return {
+    ...board,
+    outline: {
+      ...now,
+      marks: outline.marks.map((mark) => {
+        const by = taken(stationOfMark(mark, anchors));
+        return by === 0 ? mark : { ...mark, value_mm: mark.value_mm - by };
+      }),
+      tail: hasBlock(outline.tail.kind)
+        ? { ...outline.tail, block_mm: outline.tail.block_mm - taken(0) }
+        : outline.tail,
+    },
+  };
 }
 
+/** The marks whose widths other wings changed, by index, with what they were and are; the block under `block`. */
+export function wingsTold(before: Board, after: Board): { key: string; from_mm: number; to_mm: number }[] {
+  const told = before.outline.marks.flatMap((mark, i) => {
+    const to_mm = after.outline.marks[i]?.value_mm ?? mark.value_mm;
+    return to_mm === mark.value_mm ? [] : [{ key: String(i), from_mm: mark.value_mm, to_mm }];
+  });
+  const [from_mm, to_mm] = [before.outline.tail.block_mm, after.outline.tail.block_mm];
+  return from_mm === to_mm ? told : [...told, { key: 'block', from_mm, to_mm }];
+}
+
+export function withWing(board: Board, index: number, change: Partial<Wing>): Board {
+  return withWings(board, changedAt(board.outline.wings, index, change));
+}
+
+/** Lifts a wing off: what it took is given back. */
 export function withoutWing(board: Board, index: number): Board {
-  return { ...board, outline: { ...board.outline, wings: without(board.outline.wings, index) } };
+  return withWings(board, without(board.outline.wings, index));
 }
 
 /** A new wing of ordinary size, 10 in up, or half way to the tail from the last one. Unchanged when there are three. */
@@ -33,7 +69,7 @@ export function withNewWing(board: Board): Board {
   const lowest = Math.min(...wings.map((wing) => wing.fromTail_mm));
   const fromTail_mm = wings.length === 0 ? 10 * INCH_mm : lowest / 2;
   const wing: Wing = { fromTail_mm, depth_mm: 0.25 * INCH_mm, length_mm: 0.25 * INCH_mm, raised: 0 };
-  return { ...board, outline: { ...board.outline, wings: [...wings, wing] } };
+  return withWings(board, [...wings, wing]);
 }
 
 export function withRail(board: Board, index: number, change: Partial<RailStation>): Board {
@@ -86,8 +122,6 @@ export function withLayerSwitched(board: Board, index: number, on: boolean): Boa
     board.bottom.layers.map((entry, i) => (i === index ? switched : entry)),
   );
 }
-
-/** Most contours on one bottom. */
 
 /** A contour of a kind where it usually runs, at a usual depth, fading in and out. Unchanged when there are eight. */
 export function withNewLayer(board: Board, kind: LayerKind): Board {

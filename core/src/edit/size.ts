@@ -1,6 +1,14 @@
-import { type Board, type FinBox, type Mark, type TailKind } from '../document/schema.ts';
+import {
+  BEAK_FADE_mm,
+  BEAK_LENGTH_mm,
+  DECK_FADE_mm,
+  DECK_LENGTH_mm,
+  heldWithin,
+  STEP_LENGTH_mm,
+} from '../document/limits.ts';
+import { type Board, type DeckFeature, type FinBox, type Mark, type TailKind } from '../document/schema.ts';
 import { clearOfCut, finBoxes } from '../fins/placement.ts';
-import { type NoseKind, TAILS } from '../document/kinds.ts';
+import { type NoseKind, TAILS, USUAL_TIP_mm } from '../document/kinds.ts';
 import { measure } from '../measure/measure.ts';
 import { shapeOf } from '../shape/shape.ts';
 
@@ -35,11 +43,39 @@ export function stretched(board: Board, length_mm: number, { rockerPower = 1.5 }
       marks: rocker.marks.map((mark) => ({ ...along(mark), value_mm: mark.value_mm * lift })),
     },
     foil: { ...foil, thickest_mm: foil.thickest_mm * k, marks: foil.marks.map(along) },
-    deck: { ...deck, crown: deck.crown.map(along) },
+    deck: { crown: deck.crown.map(along), features: deck.features.map((feature) => featureAlong(feature, k)) },
     rails: { ...rails, stations: rails.stations.map(along) },
     bottom: { layers: bottom.layers.map((layer) => ({ ...layer, depths: layer.depths.map(along) })) },
     fins: finsMoved(board, length_mm),
   };
+}
+
+/** A feature of the deck on a board k times as long: its places and lengths grow with it, within what a board may have. */
+function featureAlong(feature: DeckFeature, k: number): DeckFeature {
+  const grown = (value: number, limits: { low: number; high: number }) => heldWithin(limits, value * k);
+  switch (feature.kind) {
+    case 'beak':
+      return {
+        ...feature,
+        length_mm: grown(feature.length_mm, BEAK_LENGTH_mm),
+        fade_mm: grown(feature.fade_mm, BEAK_FADE_mm),
+      };
+    case 'step':
+      return {
+        ...feature,
+        length_mm: grown(feature.length_mm, STEP_LENGTH_mm),
+        fade_mm: grown(feature.fade_mm, DECK_FADE_mm),
+      };
+    case 'flat':
+    case 'sDeck':
+    case 'dome':
+      return {
+        ...feature,
+        at_mm: feature.at_mm * k,
+        length_mm: grown(feature.length_mm, DECK_LENGTH_mm),
+        fade_mm: grown(feature.fade_mm, DECK_FADE_mm),
+      };
+  }
 }
 
 /** The fins of a board at another length: each box goes by as much as the usual one of its role does. */
@@ -103,7 +139,7 @@ export function withTail(board: Board, kind: TailKind): Board {
   const fresh = first.block_mm !== 'asItIs' && tail.block_mm < LEAST_BLOCK_mm;
   const block_mm = fresh ? Math.min(Number(first.block_mm), 0.5 * width_mm) : tail.block_mm;
   const depth_mm = first.depth_mm === 'asItIs' ? tail.depth_mm : first.depth_mm;
-  return clearOfCut({ ...board, outline: { ...board.outline, tail: { kind, block_mm, depth_mm } } });
+  return clearOfCut({ ...board, outline: { ...board.outline, tail: { ...tail, kind, block_mm, depth_mm } } });
 }
 
 /** The usual tip curve of a pointed nose: 40 degrees, the fairest over five boards. */
@@ -111,7 +147,10 @@ const POINTED_CURVE_rad = (40 * Math.PI) / 180;
 
 /** A round nose whose tip the batten finds, or a pointed one. Holds every mark. */
 export function withNose(board: Board, kind: NoseKind): Board {
-  const nose = kind === 'round' ? ({ kind } as const) : ({ kind, curve_rad: POINTED_CURVE_rad } as const);
+  const nose =
+    kind === 'round'
+      ? ({ kind } as const)
+      : ({ kind, curve_rad: POINTED_CURVE_rad, tip_mm: USUAL_TIP_mm.nose } as const);
   return { ...board, outline: { ...board.outline, nose } };
 }
 
@@ -128,8 +167,13 @@ export function withEqualEnds(board: Board): Board {
       ...outline,
       widePoint_mm: 0,
       marks: [...front, ...front.map((mark) => ({ ...mark, from: 'tail' as const }))],
-      nose: round ? outline.nose : { kind: 'pointed', curve_rad: POINTED_CURVE_rad },
-      tail: { kind: round ? 'round' : 'pin', block_mm: 0, depth_mm: 0 },
+      nose: round ? outline.nose : { kind: 'pointed', curve_rad: POINTED_CURVE_rad, tip_mm: USUAL_TIP_mm.nose },
+      tail: {
+        kind: round ? 'round' : 'pin',
+        block_mm: 0,
+        depth_mm: 0,
+        tip_mm: outline.nose.kind === 'pointed' ? outline.nose.tip_mm : outline.tail.tip_mm,
+      },
       wings: [],
     },
   };

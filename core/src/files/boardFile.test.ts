@@ -41,6 +41,9 @@ describe('the board file', () => {
   });
 });
 
+/** The stated thickness is the greatest since version 2: docs/formulas.md. */
+const THICKNESS_mm: Readonly<Record<string, number>> = { 'slow-ferry': -0.1745 };
+
 /** By so many litres the fair surface differs from the one these files were measured on: docs/formulas.md. */
 const FAIRER_L: Readonly<Record<string, number>> = {
   'slack-water': 0.0527,
@@ -55,7 +58,7 @@ const FAIRER_L: Readonly<Record<string, number>> = {
   lamplight: 0.1081,
   'long-quay': 0.2087,
   'north-ledge': 0.2066,
-  'slow-ferry': 0.0732,
+  'slow-ferry': -0.0052,
   'night-mail': 0.0152,
   'broad-acre': 0.2209,
   'grey-door': 0.1919,
@@ -73,7 +76,8 @@ describe('files of version 1', () => {
     for (const [key, value] of Object.entries(said[name])) {
       // To a thousandth of a millimetre, a litre, a square millimetre in a hundred.
       const within = key === 'area_mm2' ? 100 : 0.001;
-      const meant = value + (key === 'volume_L' ? FAIRER_L[name] : 0);
+      const meant =
+        value + (key === 'volume_L' ? FAIRER_L[name] : key === 'thickness_mm' ? (THICKNESS_mm[name] ?? 0) : 0);
       expect([key, Math.abs(now[key as keyof typeof now] - meant) < within]).toEqual([key, true]);
     }
   });
@@ -89,8 +93,8 @@ describe('a file that is not a board', () => {
     ['a list', '[]', /not a June Tide board/],
     ['null', 'null', /not a June Tide board/],
     ['prose', 'Dear shaper', /not JSON/],
-    ['a newer version', whole.replace('"version": 1', '"version": 99'), /newer June Tide/],
-    ['no version', whole.replace('"version": 1', '"version": "x"'), /newer June Tide/],
+    ['a newer version', whole.replace(/"version": \d/, '"version": 99'), /newer June Tide/],
+    ['no version', whole.replace(/"version": \d/, '"version": "x"'), /newer June Tide/],
     ['a field too many', whole.replace('"notes":', '"extra": 1, "notes":'), /numbers it cannot have/],
     ['a negative length', whole.replace(/"length_mm": \d+(\.\d+)?/, '"length_mm": -5'), /length_mm/],
   ])('is refused with the reason: %s', (_what, text, reason) => {

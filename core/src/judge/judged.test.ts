@@ -123,7 +123,7 @@ describe('wrong pairings, as a shaper would put them', () => {
   });
 
   function withTailSquare(board: Board): Board {
-    return outline(board, { tail: { kind: 'square', block_mm: inches(8), depth_mm: 0 } });
+    return outline(board, { tail: { kind: 'square', block_mm: inches(8), depth_mm: 0, tip_mm: 0 } });
   }
 });
 

@@ -158,6 +158,16 @@ const PAIRS: Readonly<Record<string, Pair>> = {
     }),
     neighbour: slack,
   },
+  'lever-marks': {
+    board: outline(slack, { marks: [...slack.outline.marks, { from: 'tail', at_mm: 330, value_mm: 385.5 }] }),
+    neighbour: outline(slack, {
+      marks: [...slack.outline.marks, { from: 'tail', at_mm: 330, value_mm: 385.5, give_mm: 0.4 }],
+    }),
+  },
+  'needle-tip': {
+    board: outline(slack, { nose: { kind: 'pointed', curve_rad: 0.7, tip_mm: 0 } }),
+    neighbour: outline(slack, { nose: { kind: 'pointed', curve_rad: 0.7, tip_mm: 2 } }),
+  },
   'fin-foam': {
     board: withFins(slack, (box) => (box.role === 'front' ? { ...box, inset_mm: 4 } : box)),
     neighbour: withFins(slack, (box) => (box.role === 'front' ? { ...box, inset_mm: 30 } : box)),
@@ -166,7 +176,7 @@ const PAIRS: Readonly<Record<string, Pair>> = {
   'pin-weak': {
     waves: 'weak',
     board: model('Gannet'),
-    neighbour: outline(model('Gannet'), { tail: { kind: 'round', block_mm: 0, depth_mm: 0 } }),
+    neighbour: outline(model('Gannet'), { tail: { kind: 'round', block_mm: 0, depth_mm: 0, tip_mm: 0 } }),
   },
   'flat-wing': { board: wing(0), neighbour: wing(0.5) },
   'wide-flat-vertical': {

@@ -55,7 +55,7 @@ describe('closed forms through the same integration', () => {
         marks: [],
         widePoint_mm: 0,
         wings: [],
-        tail: { kind: 'round', block_mm: 0, depth_mm: 0 },
+        tail: { kind: 'round', block_mm: 0, depth_mm: 0, tip_mm: 0 },
       },
     };
     const { outline } = shapeOf(board);

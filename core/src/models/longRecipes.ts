@@ -121,7 +121,7 @@ export const LONG_RECIPES: readonly Recipe[] = [
     rocker: { nose: '4 5/8', tail: '3', nose12: '2 1/4', tail12: '1 1/4', flat: -2 },
     foil: { nose12: '1 7/8', tail12: '1 13/16', at: 2, tips: [0.6, 0.6] },
     crown: [6, 11, 6],
-    features: [{ kind: 'sDeck', from: 'centre', at_mm: 320, length_mm: 700, drop_mm: 3 }],
+    features: [{ kind: 'sDeck', from: 'centre', at_mm: 320, length_mm: 700, fade_mm: 350, drop_mm: 3 }],
     rails: [
       ['seventyThirty', 'tail', 4],
       ['sixtyForty', 'tail', 20],

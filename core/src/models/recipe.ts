@@ -9,6 +9,7 @@ import {
   type RailStation,
   type TailKind,
 } from '../document/schema.ts';
+import { USUAL_TIP_mm } from '../document/kinds.ts';
 import { finBoxes } from '../fins/placement.ts';
 import { INCH_mm, parseLength } from '../units/length.ts';
 
@@ -26,6 +27,8 @@ export interface Recipe {
   noseKind: 'pointed' | 'round';
   /** Tip curve of a pointed nose, degrees; 40 when left out. */
   noseCurve?: number;
+  /** Plan radius of the tip of a pointed nose and of a pin, mm; USUAL_TIP_mm when left out. */
+  tip?: number;
   /** Radius of a round nose, in; the batten's own when left out. */
   noseRadius?: number;
   tail: { kind: TailKind; block?: number; depth?: number };
@@ -80,8 +83,10 @@ export function railStation(preset: RailPresetName, from: RailStation['from'], a
   return { from, at_mm, apex, fullness, tuck_mm, edge, edgeRadius_mm };
 }
 
-function noseOf({ noseKind, noseCurve = 40, noseRadius }: Recipe): Board['outline']['nose'] {
-  if (noseKind === 'pointed') return { kind: 'pointed', curve_rad: (noseCurve * Math.PI) / 180 };
+function noseOf({ noseKind, noseCurve = 40, noseRadius, tip = USUAL_TIP_mm.nose }: Recipe): Board['outline']['nose'] {
+  if (noseKind === 'pointed') {
+    return { kind: 'pointed', curve_rad: (noseCurve * Math.PI) / 180, tip_mm: tip };
+  }
   return noseRadius === undefined ? { kind: 'round' } : { kind: 'round', radius_mm: noseRadius * INCH_mm };
 }
 
@@ -93,6 +98,7 @@ export function boardOf(recipe: Recipe): Board {
     kind: recipe.tail.kind,
     block_mm: (recipe.tail.block ?? 0) * INCH_mm,
     depth_mm: (recipe.tail.depth ?? 0) * INCH_mm,
+    tip_mm: recipe.tip ?? USUAL_TIP_mm.pin,
   };
   const outline: Board['outline'] = {
     width_mm: inches(recipe.size[1]),

@@ -183,7 +183,7 @@ export const SHORT_RECIPES: readonly Recipe[] = [
     rocker: { nose: '5', tail: '2 3/8', nose12: '2 1/4', tail12: '15/16' },
     foil: { nose12: '1 1/2', tail12: '1 9/16', at: 0.5, tips: [0.45, 0.5] },
     crown: [4, 7, 4],
-    features: [{ kind: 'flat', width: 0.35 }],
+    features: [{ kind: 'flat', width: 0.35, from: 'centre', at_mm: 0, length_mm: 1300, fade_mm: 400 }],
     rails: [
       ['eightyTwenty', 'tail', 3],
       ['seventyThirty', 'tail', 14],
@@ -270,7 +270,7 @@ export const SHORT_RECIPES: readonly Recipe[] = [
     rocker: { nose: '3 3/4', tail: '1 7/8', nose12: '1 5/8', tail12: '5/8', flat: -2 },
     foil: { nose12: '1 3/4', tail12: '1 3/4', at: 1, tips: [0.8, 0.6] },
     crown: [4, 8, 6],
-    features: [{ kind: 'beak', length_mm: 220, thickness_mm: 9 }],
+    features: [{ kind: 'beak', length_mm: 220, fade_mm: 220, thickness_mm: 9, roll: 0.8 }],
     rails: [
       ['seventyThirty', 'tail', 4],
       ['sixtyForty', 'wide', 0],

@@ -1,6 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { type Board, TAIL_KINDS } from '../document/schema.ts';
-import { shapeOf } from '../shape/shape.ts';
+import { deckHeightAt, undersideHeightAt } from '../section/heights.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { withTail } from '../edit/size.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { battenAlone, halfBreadthAt, notchHalfBreadthAt, outlinePoints } from './outline.ts';
@@ -76,11 +78,89 @@ describe('noses', () => {
   it('more tip curve makes a pointed nose blunter', () => {
     const half = (degrees: number) => {
       const base = slack();
-      const nose = { kind: 'pointed' as const, curve_rad: (degrees * Math.PI) / 180 };
+      const nose = { kind: 'pointed' as const, curve_rad: (degrees * Math.PI) / 180, tip_mm: 6 };
       return at({ ...base, outline: { ...base.outline, nose } }, base.length_mm - 40);
     };
     expect(half(70)).toBeGreaterThan(half(40));
     expect(half(40)).toBeGreaterThan(half(15));
+  });
+});
+
+describe('tips', () => {
+  const withTips = (name: string, tip_mm: number): Board => {
+    const board = modelNamed(name)!;
+    const { outline } = board;
+    const nose = outline.nose.kind === 'pointed' ? { ...outline.nose, tip_mm } : outline.nose;
+    return { ...board, outline: { ...outline, nose, tail: { ...outline.tail, tip_mm } } };
+  };
+
+  it.each([3, 6, 10, 25])('a tip of %d mm is a circle of that radius on the stringer, nose and pin', (radius) => {
+    const board = withTips('North Ledge', radius);
+    const { outline } = shapeOf(board);
+    const L = board.length_mm;
+    for (const from of [(d: number) => halfBreadthAt(outline, d), (d: number) => halfBreadthAt(outline, L - d)]) {
+      // Close to the end a curve of radius r is y² = 2 r x.
+      expect(from(1e-4) ** 2 / 2e-4 / radius).toBeCloseTo(1, 3);
+      expect(from(0)).toBe(0);
+    }
+  });
+
+  it('joins with no jump in slope or curvature, and is the batten before', () => {
+    const { outline } = shapeOf(withTips('Slack Water', 10));
+    const x0 = outline.length_mm - 15;
+    const y = (x: number) => halfBreadthAt(outline, x);
+    const second = (x: number, h: number) => (y(x + h) - 2 * y(x) + y(x - h)) / h ** 2;
+    expect((y(x0 + 0.01) - 2 * y(x0) + y(x0 - 0.01)) / 0.01).toBeCloseTo(0, 4);
+    expect(Math.abs(second(x0 + 0.2, 0.05) - second(x0 - 0.2, 0.05))).toBeLessThan(0.005);
+    expect(y(x0 - 5)).toBeCloseTo(outline.base.valueAt(x0 - 5), 12);
+  });
+
+  it('2 mm from the tip the board is as wide as it is thick, where it was 2.5 wide and 8.9 tall', () => {
+    for (const name of ['Slack Water', 'Kettle', 'North Ledge', 'Grey Door']) {
+      const shape = shapeOf(modelNamed(name)!);
+      const section = sectionAt(shape, shape.board.length_mm - 2)!;
+      const tall = deckHeightAt(section, 0) - undersideHeightAt(section, 0);
+      expect(2 * section.half_mm).toBeGreaterThan(8);
+      expect(tall / (2 * section.half_mm)).toBeLessThan(1.3);
+    }
+  });
+
+  it('marks hold beside them, and within them are refused with the reason', () => {
+    for (const name of ['Slack Water', 'North Ledge']) {
+      const board = withTips(name, 20);
+      for (const mark of board.outline.marks) {
+        const x = mark.from === 'nose' ? board.length_mm - mark.at_mm : mark.at_mm;
+        expect(at(board, x)).toBeCloseTo(mark.value_mm, 6);
+      }
+    }
+    const pin = withTips('North Ledge', 20);
+    const marked: Board = {
+      ...pin,
+      outline: { ...pin.outline, marks: [...pin.outline.marks, { from: 'nose', at_mm: 25, value_mm: 50 }] },
+    };
+    expect(boardIssues(marked).map(({ code, limit }) => [code, limit])).toEqual([['markInEnd', 30]]);
+  });
+
+  it('a mark within a tail corner is refused: it was not met and dragged the board', () => {
+    // Asked 145.9 and got 79.7, 66 mm moved elsewhere.
+    const board = withTail(modelNamed('Penny Step')!, 'thumb');
+    const marked: Board = {
+      ...board,
+      outline: { ...board.outline, marks: [...board.outline.marks, { from: 'tail', at_mm: 40, value_mm: 145.9 }] },
+    };
+    const [issue] = boardIssues(marked);
+    expect(issue).toMatchObject({ code: 'markInEnd', path: 'outline.marks.2.at_mm' });
+    expect(issue.limit).toBe(shapeOf(board).outline.end.corner_mm);
+    expect(issue.words).toContain('set the block');
+  });
+
+  it('rounder than the board is wide is refused', () => {
+    const board = withTips('Slack Water', 40);
+    const narrow: Board = {
+      ...board,
+      outline: { ...board.outline, marks: [...board.outline.marks, { from: 'nose', at_mm: 70, value_mm: 78 }] },
+    };
+    expect(boardIssues(narrow).map(({ code }) => code)).toEqual(['tipTooBlunt']);
   });
 });
 

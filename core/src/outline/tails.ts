@@ -19,6 +19,8 @@ export interface TailEnd {
   readonly notch_mm: number;
   readonly mouth_mm: number;
   readonly notchShape: 'vee' | 'moon' | 'none';
+  /** Plan radius of a tip that closes on the stringer by its own cap; 0 for every other end. */
+  readonly tip_mm: number;
 }
 
 /** Each tip of a swallow stays this wide: a blunt point that can be glassed. Common practice, no source. */
@@ -33,6 +35,7 @@ const closed = {
   notch_mm: 0,
   mouth_mm: 0,
   notchShape: 'none',
+  tip_mm: 0,
 } as const;
 
 /** Does this tail end in a block whose width is a number of its own? */
@@ -52,7 +55,17 @@ export function tailEnd(tail: OutlineDocument['tail']): TailEnd {
     case 'roundedPin':
       return { ...closed, round: true, block_mm: 0 };
     case 'pin':
-      return { ...closed, round: false, block_mm: 0 };
+      // The cap of `tipShare`: with m 3 and k 2 over 1.5 radii its radius on the stringer is the tip's.
+      return {
+        ...closed,
+        round: false,
+        block_mm: tail.tip_mm,
+        tip_mm: tail.tip_mm,
+        corner_mm: TIP_REACH * tail.tip_mm,
+        flat: 0,
+        sharpness: 3,
+        power: 2,
+      };
     case 'square':
       return { ...closed, round: false, block_mm, corner_mm: 4, flat: 0.95, sharpness: 3, power: 2 };
     case 'squash':
@@ -90,6 +103,16 @@ export function tailEnd(tail: OutlineDocument['tail']): TailEnd {
         notchShape: tail.kind === 'swallow' ? 'vee' : 'moon',
       };
   }
+}
+
+/** A tip is closed over so many of its radii: then its radius on the stringer is the one asked for. */
+export const TIP_REACH = 1.5;
+
+/** What is left of the half width where a pointed nose is closed by its tip, `from_mm` from the very end. */
+export function tipShare(tip_mm: number, from_mm: number): number {
+  const reach = TIP_REACH * tip_mm;
+  if (from_mm >= reach) return 1;
+  return from_mm <= 0 ? 0 : Math.sqrt(1 - (1 - from_mm / reach) ** 3);
 }
 
 function clamp(value: number, low: number, high: number): number {

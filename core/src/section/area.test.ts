@@ -12,6 +12,7 @@ const usual: SectionInput = {
   thickness_mm: 62,
   crown_mm: 8,
   flat: 0,
+  levelled: 0,
   stepDrop_mm: 0,
   stepInset_mm: 0,
   rail: { apex: 0.4, fullness: 0.65, tuck_mm: 30, edge: 0.3, edgeRadius_mm: 4 },
@@ -40,8 +41,8 @@ const layers = (kind: (typeof LAYER_KINDS)[number], depth_mm: number, width: num
 describe('the area of a half section is that of its ring, within 2e-5', () => {
   const cases: [string, Partial<SectionInput>][] = [
     ['under the lens of a tip', { lens: 0.37, thickness_mm: 14, half_mm: 30, crown_mm: 3 }],
-    ['with a deck flat to six tenths', { flat: 0.6 }],
-    ['with a deck flat to six tenths, under a lens', { flat: 0.6, lens: 0.5 }],
+    ['with a deck flat to six tenths', { flat: 0.6, levelled: 1 }],
+    ['with a deck flat to six tenths, under a lens', { flat: 0.6, levelled: 0.7, lens: 0.5 }],
     ['with a stepped rail', { stepDrop_mm: 8, stepInset_mm: 50 }],
     ['beside a notch', { notch_mm: 70 }],
     ['beside a notch, under a lens', { notch_mm: 70, lens: 0.8 }],

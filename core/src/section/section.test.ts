@@ -25,6 +25,7 @@ const usual: SectionInput = {
   thickness_mm: 62,
   crown_mm: 8,
   flat: 0,
+  levelled: 0,
   stepDrop_mm: 0,
   stepInset_mm: 0,
   rail: { apex: 0.4, fullness: 0.65, tuck_mm: 30, edge: 0.3, edgeRadius_mm: 4 },
@@ -96,7 +97,8 @@ describe('a section', () => {
     expect(area({ rail: { ...usual.rail, fullness: 1 } })).toBeGreaterThan(base);
     expect(area({ rail: { ...usual.rail, fullness: 0 } })).toBeLessThan(base);
     expect(area({ crown_mm: 2 })).toBeGreaterThan(base);
-    expect(area({ flat: 0.6 })).toBeGreaterThan(base);
+    expect(area({ flat: 0.6, levelled: 1 })).toBeGreaterThan(base);
+    expect(area({ flat: 0.6, levelled: 0.5 })).toBeCloseTo((area({ flat: 0.6, levelled: 1 }) + base) / 2, 6);
     expect(area({ stepDrop_mm: 8, stepInset_mm: 50 })).toBeLessThan(base);
     expect(area({ rail: { ...usual.rail, tuck_mm: 6 } })).toBeGreaterThan(base);
   });
@@ -165,7 +167,8 @@ describe('a section', () => {
         notch_mm: random() < 0.1 ? 0.5 * half_mm : 0,
         thickness_mm,
         crown_mm: between(0, 40),
-        flat: random() < 0.2 ? between(0, 0.85) : 0,
+        flat: between(0, 0.85),
+        levelled: random() < 0.2 ? random() : 0,
         stepDrop_mm: random() < 0.2 ? between(0, 20) : 0,
         stepInset_mm: between(10, 200),
         rail: {

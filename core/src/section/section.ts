@@ -14,6 +14,8 @@ export interface SectionInput {
   crown_mm: number;
   /** Share of the half width that stays level on the deck. */
   flat: number;
+  /** How much of the deck falls as a flat one does, 0 to 1: a flat deck runs in and out along the board by this. */
+  levelled: number;
   /** The deck's step near the rail: how far down, and how far in from the rail. */
   stepDrop_mm: number;
   stepInset_mm: number;
@@ -60,6 +62,8 @@ const APEX_SOFT = 0.4;
 /** The fillet at the edge: the least turn it is drawn for, and its least reach in mm where the tuck is a mm or more. */
 const LEAST_TURN_rad = 0.02;
 const LEAST_FILLET = 0.02;
+/** A bottom whose edge stands up by less than this leaves the crown the more room. */
+const EDGE_UP_mm = 8;
 /** A bottom that rises toward its edge by less than this slope turns the edge up by a part of it. */
 const RISE = 0.06;
 
@@ -79,7 +83,7 @@ export function sectionOf(input: SectionInput): Section {
   const w = Math.max(1e-9, capped(0.65 * land, rail.tuck_mm));
   const yE = b - w;
   const zE = bottomHeight(bottom, 1);
-  const crown = capped(0.55 * (t - risen(zE, 2)), input.crown_mm);
+  const crown = capped(0.55 * (t - risen(zE, EDGE_UP_mm)), input.crown_mm);
   const D1 = t - crown;
   const h = zE + rail.apex * (D1 - zE);
   const alpha = 0.35 + 0.6 * rail.fullness;
@@ -163,9 +167,13 @@ function deckShareRate(section: Section, s: number): number {
 
 /** How far the deck has fallen by crown and step at share U of the half width. */
 function deckFall(section: Section, U: number): number {
-  const { flat } = section.input;
-  const beyond = flat > 0 ? Math.max(0, U - flat) / (1 - flat) : U;
-  let fall = section.crown_mm * (flat > 0 ? beyond * beyond * beyond : beyond * beyond);
+  const { flat, levelled } = section.input;
+  let fall = U * U;
+  if (levelled > 0) {
+    const beyond = Math.max(0, U - flat) / (1 - flat);
+    fall += levelled * (beyond * beyond * beyond - fall);
+  }
+  fall *= section.crown_mm;
   if (section.stepDrop_mm > 0) {
     fall += section.stepDrop_mm * smootherstep((U - section.stepFrom) / section.stepOver);
   }
@@ -242,7 +250,7 @@ export function deckParameterAt(section: Section, y_mm: number): number {
 
 /** ∫ z dy under the deck between two parameters, no lens. Exact for a plain deck. */
 function deckIntegral(section: Section, from: number, to: number): number {
-  const plain = section.stepDrop_mm === 0 && section.input.flat === 0;
+  const plain = section.stepDrop_mm === 0 && section.input.levelled === 0;
   const panels = plain ? 1 : 8;
   let sum = 0;
   for (let p = 0; p < panels; p++) {

@@ -35,9 +35,9 @@ function weightsFor(count: number): Float64Array {
 
 /** The deck's points, stringer or notch to just before the apex. Plain decks by table, worked ones point by point. */
 function deckInto(section: Section, count: number, out: Float64Array): number {
-  const { notch_mm, flat, thickness_mm, lens } = section.input;
+  const { notch_mm, levelled, thickness_mm, lens } = section.input;
   let at = 0;
-  if (notch_mm > 0 || flat > 0 || section.stepDrop_mm > 0) {
+  if (notch_mm > 0 || levelled > 0 || section.stepDrop_mm > 0) {
     const from = notch_mm > 0 ? deckParameterAt(section, notch_mm) : 0;
     for (let k = 0; k < count; k++) {
       deckPoint(section, from + ((1 - from) * k) / count, point);

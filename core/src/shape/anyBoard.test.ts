@@ -58,9 +58,7 @@ describe('boards drawn over the whole parameter space', () => {
           if (!(Math.abs(off) < MARK_MET_mm)) faults.push(`${curve} mark missed by ${off}`);
         }
       };
-      // Where the corners of a tail begin ahead of a mark it is the corner that is cut, not the mark.
-      const clear = board.outline.marks.filter((m) => stationOfMark(m, shape.anchors) >= shape.outline.end.corner_mm);
-      met('outline', (x) => 2 * halfBreadthAt(shape.outline, x), clear);
+      met('outline', (x) => 2 * halfBreadthAt(shape.outline, x), board.outline.marks);
       met('foil', (x) => thicknessAt(shape.foil, x), board.foil.marks);
       met('rocker', (x) => shape.rocker.line.valueAt(x), board.rocker.marks);
       if (!Object.values(measure(shape)).every(Number.isFinite)) faults.push('a measure is not a number');
@@ -76,8 +74,8 @@ describe('boards drawn over the whole parameter space', () => {
         ...drawn,
         outline: {
           ...drawn.outline,
-          nose: { kind: 'pointed', curve_rad: (40 * Math.PI) / 180 },
-          tail: { kind: 'pin', block_mm: 0, depth_mm: 0 },
+          nose: { kind: 'pointed', curve_rad: (40 * Math.PI) / 180, tip_mm: drawn.outline.tail.tip_mm },
+          tail: { kind: 'pin', block_mm: 0, depth_mm: 0, tip_mm: drawn.outline.tail.tip_mm },
           wings: [],
         },
         deck: { ...drawn.deck, features: [] },

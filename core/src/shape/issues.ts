@@ -1,4 +1,5 @@
 import { migrated } from '../document/migrations.ts';
+import { battenEnds, endReach } from '../outline/outline.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { wingsAt } from '../outline/wings.ts';
 import { MARK_GAP_mm } from '../tolerances.ts';
@@ -25,6 +26,11 @@ export function boardIssues(board: Board): Issue[] {
   return [...outlineIssues(board), ...rockerIssues(board), ...foilIssues(board), ...stationIssues(board)];
 }
 
+const END_MAKES_THE_LINE = {
+  tail: 'this near the tail its corners make the line, and no mark can hold it: set the block or the tail’s depth',
+  nose: 'this near the tip its radius makes the line, and no mark can hold it: set the radius or the tip curve',
+} as const;
+
 function outlineIssues(board: Board): Issue[] {
   const { outline, length_mm } = board;
   const anchors = anchorsOf(board);
@@ -40,6 +46,8 @@ function outlineIssues(board: Board): Issue[] {
     });
   }
   const stations = [{ x: anchors.wide_mm, path: 'outline.widePoint_mm' }];
+  const reach = endReach(outline);
+  const ends = battenEnds(outline);
   outline.marks.forEach((mark, i) => {
     const x = stationOfMark(mark, anchors);
     const path = `outline.marks.${i}`;
@@ -51,6 +59,26 @@ function outlineIssues(board: Board): Issue[] {
         limit: outline.width_mm,
         unit: 'mm',
         words: 'a mark, with what the wings take, must be narrower than the wide point',
+      });
+    }
+    const end = x < length_mm / 2 ? 'tail' : 'nose';
+    const within = end === 'tail' ? x : length_mm - x;
+    if (within < reach[`${end}_mm`]) {
+      issues.push({
+        code: 'markInEnd',
+        path: `${path}.at_mm`,
+        limit: reach[`${end}_mm`],
+        unit: 'mm',
+        words: END_MAKES_THE_LINE[end],
+      });
+    }
+    if (!(mark.value_mm / 2 > ends[`${end}_mm`]) && outline[end].kind === (end === 'nose' ? 'pointed' : 'pin')) {
+      issues.push({
+        code: 'tipTooBlunt',
+        path: `outline.${end}.tip_mm`,
+        limit: mark.value_mm / 2,
+        unit: 'mm',
+        words: `the tip of the ${end} is rounder than the board is wide at the mark before it`,
       });
     }
     if (!(mark.value_mm > 0)) {

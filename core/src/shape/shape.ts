@@ -1,9 +1,10 @@
 import { type Bottom, bottomAcross, blendedBottom } from '../bottom/bottom.ts';
 import { type Blend, blendAt, blendThrough } from '../curve/blend.ts';
-import { featureCrown, flatShare, stepRailAt } from '../foil/features.ts';
+import { featureCrown, flatDeckAt, stepRailAt } from '../foil/features.ts';
 import { type Foil, sprungFoil, thicknessAt } from '../foil/foil.ts';
 import { halfBreadthAt, notchHalfBreadthAt, type Outline, sprungOutline } from '../outline/outline.ts';
 import { blendedRails, railAt, type Rails } from '../rails/rails.ts';
+import { TIP_REACH } from '../outline/tails.ts';
 import { type Rocker, sprungRocker } from '../rocker/rocker.ts';
 import { type Section, sectionOf } from '../section/section.ts';
 import type { Board, Mark } from '../document/schema.ts';
@@ -72,25 +73,29 @@ function tiedToWide(board: Board, key: 'outline' | 'rocker' | 'foil' | 'rails' |
     case 'rails':
       return wide(board.rails.stations);
     case 'deck':
-      return wide(board.deck.crown) || wide(board.deck.features.filter((feature) => feature.kind === 'sDeck'));
+      return wide(board.deck.crown) || wide(board.deck.features.filter((feature) => 'from' in feature));
     case 'bottom':
       return board.bottom.layers.some((layer) => wide(layer.depths));
   }
 }
 
-/** Within this share of the tip's thickness a closed end is rounded off to a point. */
+/** Within this share of the tip's thickness a closed end is rounded off to a point; where its plan is rounded, over the same length. */
 const LENS_REACH = 0.7;
 
 /** How far a closed tip scales heights about the apex at x: 1 away from the tips, 0 at them. */
 function lensAt(shape: Shape, x_mm: number): number {
-  const { board } = shape;
-  const nose = (board.length_mm - x_mm) / (LENS_REACH * board.foil.noseTip_mm);
-  const tail = shape.tailCloses ? x_mm / (LENS_REACH * board.foil.tailTip_mm) : 1;
+  const { board, outline } = shape;
+  const nose = (board.length_mm - x_mm) / Math.max(LENS_REACH * board.foil.noseTip_mm, TIP_REACH * outline.noseTip_mm);
+  const tail = shape.tailCloses
+    ? x_mm / Math.max(LENS_REACH * board.foil.tailTip_mm, TIP_REACH * outline.end.tip_mm)
+    : 1;
   const within = Math.min(nose, tail);
   if (within >= 1) return 1;
   if (within <= 0) return 0;
   return Math.sqrt(1 - (1 - within) ** 3);
 }
+
+const NOT_FLAT = { flat: 0, levelled: 0 } as const;
 
 /** Narrower than this a section is a point. */
 const POINT_HALF_mm = 1e-7;
@@ -111,9 +116,8 @@ export function sectionAt(shape: Shape, x_mm: number): Section | undefined {
     half_mm,
     notch_mm,
     thickness_mm,
-    crown_mm:
-      blendAt(shape.crown, x_mm) + (features.length > 0 ? featureCrown(features, x_mm, shape.board.length_mm) : 0),
-    flat: features.length > 0 ? flatShare(features) : 0,
+    crown_mm: blendAt(shape.crown, x_mm) + (features.length > 0 ? featureCrown(features, x_mm, shape.anchors) : 0),
+    ...(features.length > 0 ? flatDeckAt(features, x_mm, shape.anchors) : NOT_FLAT),
     stepDrop_mm: step.drop_mm,
     stepInset_mm: step.inset_mm,
     rail: railAt(shape.rails, x_mm),

@@ -17,6 +17,8 @@ import { finBoxes } from '../fins/placement.ts';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
+const tips = fc.oneof(fc.constant(0), num(0.5, 30));
+
 /** Shares and choices from which a board is made, so that most draws are legal. */
 const choices = fc.record({
   family: fc.constantFrom(...FAMILIES),
@@ -26,11 +28,16 @@ const choices = fc.record({
   nose12: num(0.5, 0.86),
   tail12: num(0.5, 0.86),
   nose: fc.oneof(
-    num(0.1, 1.25).map((curve_rad) => ({ kind: 'pointed' as const, curve_rad })),
+    fc.tuple(num(0.1, 1.25), tips).map(([curve_rad, tip_mm]) => ({ kind: 'pointed' as const, curve_rad, tip_mm })),
     fc.constant({ kind: 'round' as const }),
     num(50, 170).map((radius_mm) => ({ kind: 'round' as const, radius_mm })),
   ),
-  tail: fc.record({ kind: fc.constantFrom(...TAIL_KINDS), block: num(0.18, 0.5), depth_mm: num(10, 180) }),
+  tail: fc.record({
+    kind: fc.constantFrom(...TAIL_KINDS),
+    block: num(0.18, 0.5),
+    depth_mm: num(10, 180),
+    tip_mm: tips,
+  }),
   wings: fc.array(fc.record({ at: num(0.06, 0.26), depth_mm: num(1, 12), length_mm: num(4, 120), raised: num(0, 1) }), {
     maxLength: 3,
   }),
@@ -44,7 +51,7 @@ const choices = fc.record({
   thickness_mm: num(45, 95),
   foil: fc.record({ at: num(-0.06, 0.08), n12: num(0.5, 0.85), t12: num(0.5, 0.85), tips: num(5, 20) }),
   crown: fc.tuple(num(0, 16), num(0, 20), num(0, 16)),
-  features: fc.subarray(['flat', 'beak', 'step', 'sDeck'] as const),
+  features: fc.subarray(['flat', 'dome', 'beak', 'step', 'sDeck'] as const),
   featureSize: num(0, 1),
   rails: fc.array(
     fc.record({
@@ -99,7 +106,12 @@ function boardOfChoices(c: Choices): Board {
         { from: 'tail', at_mm: 304.8, value_mm: width_mm * c.tail12 },
       ],
       nose: c.nose,
-      tail: { kind: c.tail.kind, block_mm: width_mm * c.tail.block, depth_mm: c.tail.depth_mm },
+      tail: {
+        kind: c.tail.kind,
+        block_mm: width_mm * c.tail.block,
+        depth_mm: c.tail.depth_mm,
+        tip_mm: c.tail.tip_mm,
+      },
       wings,
     },
     rocker: {
@@ -129,11 +141,20 @@ function boardOfChoices(c: Choices): Board {
       ],
       features: c.features.map((kind): DeckFeature => {
         const size = c.featureSize;
+        const stretch = { from: 'centre', at_mm: 200, length_mm: 300 + 500 * size, fade_mm: 60 + 300 * size } as const;
         switch (kind) {
           case 'flat':
-            return { kind, width: 0.8 * size };
+            return { kind, width: 0.8 * size, ...stretch };
+          case 'dome':
+            return { kind, fall_mm: 0.5 + 12 * size, ...stretch };
           case 'beak':
-            return { kind, length_mm: 100 + 300 * size, thickness_mm: 2 + 12 * size };
+            return {
+              kind,
+              length_mm: 100 + 300 * size,
+              thickness_mm: 2 + 12 * size,
+              fade_mm: 80 + 200 * size,
+              roll: size,
+            };
           case 'step':
             return {
               kind,
@@ -143,7 +164,7 @@ function boardOfChoices(c: Choices): Board {
               fade_mm: 60 + 300 * size,
             };
           case 'sDeck':
-            return { kind, from: 'centre', at_mm: 200, length_mm: 300 + 500 * size, drop_mm: 0.5 + 8 * size };
+            return { kind, drop_mm: 0.5 + 8 * size, ...stretch };
         }
       }),
     },

@@ -1,5 +1,7 @@
 import type { Board, Mark } from '../../document/schema.ts';
+import { WING_DEPTH_mm } from '../../document/limits.ts';
 import { shapeOf } from '../../shape/shape.ts';
+import { withWings } from '../../edit/parts.ts';
 import { thickened, widened } from '../../edit/size.ts';
 import { thicknessAt } from '../../foil/foil.ts';
 import { halfBreadthAt } from '../../outline/outline.ts';
@@ -161,16 +163,11 @@ export const SHAPE_LEVERS = movable({
     reads: 'wingDepth_mm',
     lotMore: 'Two boards in one: full ahead of the wing, a pin behind it.',
     lotLess: 'The wing fades into the rail.',
-    shift: (b, by) => ({
-      ...b,
-      outline: {
-        ...b.outline,
-        wings: b.outline.wings.map((wing) => ({
-          ...wing,
-          depth_mm: Math.max(0.5, wing.depth_mm + by),
-        })),
-      },
-    }),
+    shift: (b, by) =>
+      withWings(
+        b,
+        b.outline.wings.map((wing) => ({ ...wing, depth_mm: Math.max(WING_DEPTH_mm.low, wing.depth_mm + by) })),
+      ),
   },
   wingForward: {
     more: 'wing forward',
@@ -180,13 +177,11 @@ export const SHAPE_LEVERS = movable({
     reads: 'wingFrom_mm',
     lotMore: 'A long narrow tail: loose and tight, with little drive.',
     lotLess: 'The wing is too near the tail to turn about.',
-    shift: (b, by) => ({
-      ...b,
-      outline: {
-        ...b.outline,
-        wings: b.outline.wings.map((wing) => ({ ...wing, fromTail_mm: wing.fromTail_mm + by })),
-      },
-    }),
+    shift: (b, by) =>
+      withWings(
+        b,
+        b.outline.wings.map((wing) => ({ ...wing, fromTail_mm: wing.fromTail_mm + by })),
+      ),
   },
   wingRaise: {
     more: 'wing raised',

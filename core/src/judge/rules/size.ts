@@ -1,6 +1,7 @@
+import { levers } from '../../shape/gains.ts';
 import { curveTroubles, hollowsOf } from '../../shape/troubles.ts';
-import { FAMILY_WORDS } from '../../document/kinds.ts';
-import type { Family } from '../../document/schema.ts';
+import { FAMILY_WORDS, TAILS } from '../../document/kinds.ts';
+import type { Board, Family } from '../../document/schema.ts';
 import { finTroubles } from '../../fins/checks.ts';
 import { FAMILY_SHARE, LITRES_PER_KG } from '../../rider/litres.ts';
 import { INCH_mm } from '../../units/length.ts';
@@ -34,6 +35,12 @@ const wideWords = Object.entries(WIDE)
       `${numberWords(width_mm, 'mm')} at ${numberWords(at_mm, 'feet')} for a ${FAMILY_WORDS[family as Family]}, ${numberWords(-slope * INCH_mm, 'mm')} less for each inch longer`,
   )
   .join('; ');
+
+/** The ends of a board that come to nothing in plan. */
+const needles = ({ outline: { nose, tail } }: Board): string[] => [
+  ...(nose.kind === 'pointed' && nose.tip_mm === 0 ? ['the nose'] : []),
+  ...(TAILS[tail.kind].closes === 'point' && tail.tip_mm === 0 ? ['the tail'] : []),
+];
 
 /** Size, stance and weight, and what the foam allows. */
 export const SIZE_RULES: readonly Rule[] = [
@@ -311,6 +318,45 @@ export const SIZE_RULES: readonly Rule[] = [
     ],
     says: ({ facts }) =>
       `${[...new Set(curveTroubles(facts.shape).map(({ curve }) => curve))].join(' and ')}: a mark stands off the line of its neighbours`,
+  }),
+  rule({
+    id: 'lever-marks',
+    group: 'making',
+    title: 'A mark that is a lever',
+    level: 'note',
+    cause:
+      'It stands too near another: a pencil’s breadth there moves the line far off. Lift one off, or make it soft.',
+    source: 'derived',
+    given: [
+      {
+        words:
+          'a mark that moves its line by more than twice its own change, or a soft one that gave up its hold so as not to',
+        holds: (c) => levers(c.facts.shape).length > 0,
+      },
+    ],
+    says: ({ facts }, w) =>
+      levers(facts.shape)
+        .map(({ curve, x_mm, gain, givenUp }) =>
+          givenUp
+            ? `${curve}, ${w.mm(x_mm)} from the tail: the line cannot go so far for it`
+            : `${curve}, ${w.mm(x_mm)} from the tail: moves the line by ${gain.toFixed(1)} times its change`,
+        )
+        .join('; '),
+  }),
+  rule({
+    id: 'needle-tip',
+    group: 'making',
+    title: 'A tip that is a needle',
+    level: 'note',
+    cause: 'No tip is sanded or glassed to nothing: give it a radius, 1/4 in at a nose and 3/8 at a pin are usual.',
+    source: 'CP',
+    given: [
+      {
+        words: 'a pointed nose or a pin without a radius',
+        holds: (c) => needles(c.facts.board).length > 0,
+      },
+    ],
+    says: ({ facts }) => `${needles(facts.board).join(' and ')}: it comes to nothing`,
   }),
   rule({
     id: 'fin-foam',
