@@ -1,9 +1,11 @@
-export { isWithin, LENGTH_mm, MOST_LAYERS, MOST_STATIONS, MOST_WINGS } from './limits.ts';
+export { isWithin, LENGTH_mm, MOST_DECK_FEATURES, MOST_LAYERS, MOST_STATIONS, MOST_WINGS } from './limits.ts';
 export { boardJsonSchema } from './jsonSchema.ts';
 export { writtenOver } from './kept.ts';
 export {
   type Board,
   type BottomLayer,
+  type DeckFeature,
+  type DeckFeatureKind,
   FAMILIES,
   type Family,
   FIN_SETUPS,
@@ -17,4 +19,4 @@ export {
   type Wing,
 } from './schema.ts';
 export { anchorsOf, distanceFrom, stationOfMark } from './station.ts';
-export { FAMILY_WORDS, LAYER_WORDS, NOSE_WORDS, type NoseKind, NOSES, TAIL_WORDS } from './kinds.ts';
+export { DECK_FEATURES, FAMILY_WORDS, LAYER_WORDS, NOSE_WORDS, type NoseKind, NOSES, TAIL_WORDS } from './kinds.ts';

@@ -1,4 +1,15 @@
 export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './bottomPresets.ts';
+export {
+  featureLitres,
+  mayHaveFeature,
+  withCrown,
+  withCrownTimes,
+  withDeckFeature,
+  withNewCrown,
+  withNewDeckFeature,
+  withoutCrown,
+  withoutDeckFeature,
+} from './deck.ts';
 export { joinedOutlines } from './join.ts';
 export { type Held, HOLDABLE, scaledToLitres } from './litres.ts';
 export {
@@ -26,6 +37,7 @@ export {
   withoutDepthMark,
   withoutLayer,
   withoutRail,
+  wingsTold,
   withoutWing,
   withRail,
   withRailEverywhere,

@@ -16,7 +16,7 @@ import { closeSession, goToRoom, hold, openSession, showKeys, useSession } from 
 import { StepBench } from './steps/StepBench.tsx';
 import { TailView } from './TailView.tsx';
 import { CopyTicket, Ticket } from './Ticket.tsx';
-import { BayProvider, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
+import { BayProvider, curveOf, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
 import { useBayValue } from './useBayValue.ts';
 
 /** These draw anew only when what they are given moves on, not with each move of a drag. */
@@ -47,14 +47,15 @@ export function Bay() {
   useEffect(() => closeSession, []);
   useEffect(() => hold(undefined), [step]);
 
+  const curve = step && curveOf(step);
   const length_mm = board?.length_mm ?? 0;
   const wide_mm = length_mm / 2 + (board?.outline.widePoint_mm ?? 0);
   useEffect(() => {
     const go = (address: string) => void navigate(address);
-    const onKey = (event: KeyboardEvent) => bayKey(event, { id, length_mm, wide_mm, go });
+    const onKey = (event: KeyboardEvent) => bayKey(event, { id, length_mm, wide_mm, curve, go });
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [id, length_mm, wide_mm, navigate]);
+  }, [id, length_mm, wide_mm, curve, navigate]);
 
   const value = useBayValue(record, step);
   // While a mark is dragged its curve, the section and the ticket follow each move; all else when the hand rests.

@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router';
+import { type Board, DECK_FEATURES } from '@june-tide/core/document';
 import { SETUP_WORDS } from '@june-tide/core/fins';
 import { verdict } from '@june-tide/core/judge';
 import { type Blank, scheduleWords } from '@june-tide/core/make';
@@ -47,6 +48,8 @@ export function JobCard() {
         return `${say(m.noseRocker_mm)} and ${say(m.tailRocker_mm)}`;
       case 'foil':
         return `${say(m.thickness_mm)} thick`;
+      case 'deck':
+        return deckWords(board, say);
       case 'rails': {
         const apexes = board.rails.stations.map((s) => s.apex);
         const [soft, down] = [railRatio(Math.max(...apexes)), railRatio(Math.min(...apexes))];
@@ -66,6 +69,12 @@ export function JobCard() {
         return record.rides.length === 0 ? 'not yet' : `${record.rides.length} noted`;
     }
   }
+}
+
+/** The crown in the middle, and what else the deck has. */
+function deckWords(board: Board, say: (mm: number) => string): string {
+  const most = Math.max(...board.deck.crown.map(({ value_mm }) => value_mm));
+  return [`${say(most)} crown`, ...board.deck.features.map(({ kind }) => DECK_FEATURES[kind].words)].join(', ');
 }
 
 /** What is settled of making: the blank, and the glass. */

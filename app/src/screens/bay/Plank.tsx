@@ -10,6 +10,7 @@ import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { BandsOnPlan } from './BandsOnPlan.tsx';
 import { BottomStrips } from './BottomStrips.tsx';
+import { DeckOnPlan } from './DeckOnPlan.tsx';
 import { DeckLight } from './DeckLight.tsx';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
 import { Marks } from './Marks.tsx';
@@ -25,6 +26,9 @@ import { type StepKey, useLiveBay } from './useBay.ts';
 
 /** three.js comes only when the room is opened. */
 const Room = lazy(() => import('./room/Room.tsx'));
+
+/** Steps that write on the plan where the width at the hook would stand. */
+const WRITTEN_ON: ReadonlySet<StepKey> = new Set<StepKey>(['deck', 'bottom', 'fins']);
 
 /** The board lying lengthwise: plan, tape and profile, with the marks of the step on the line they belong to. */
 export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {
@@ -130,7 +134,8 @@ function Plan({ scale, path }: { scale: PlankScale; path: string }) {
       />
       {step === 'fins' && <FinsOnPlan scale={scale} />}
       {step === 'rails' && <RailsOnPlan scale={scale} />}
-      {hookHalf > 0 && !nearMark && !scale.half && step !== 'bottom' && step !== 'fins' && (
+      {step === 'deck' && <DeckOnPlan scale={scale} />}
+      {hookHalf > 0 && !nearMark && !scale.half && !WRITTEN_ON.has(step) && (
         <DrawnMeasure
           mm={2 * hookHalf}
           x={hook_mm < board.length_mm / 2 ? scale.x(hook_mm) + 10 : scale.x(hook_mm) - 10}

@@ -1,18 +1,25 @@
+import type { MarkedCurve } from '@june-tide/core/edit';
 import { TWELVE_mm } from '@june-tide/core/measure';
 import { INCH_mm } from '@june-tide/core/units';
 import { redo, undo } from '../../store/shed.ts';
+import { turnHold } from './markHold.ts';
 import { goToRoom, moveHookOn, showKeys, useSession } from './session.ts';
 import { STEPS } from './useBay.ts';
+
+/** A key for each step, in the order of the work. */
+const STEP_KEYS = '1234567890-';
 
 interface OnStand {
   id: string;
   length_mm: number;
   wide_mm: number;
+  /** The curve of the step, if it is about one. */
+  curve: MarkedCurve | undefined;
   go: (address: string) => void;
 }
 
 /** Keys that work anywhere in the bay, but for the plain ones where somebody types. Keys.tsx lists them for people. */
-export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, go }: OnStand): void {
+export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, go }: OnStand): void {
   const target = event.target instanceof Element ? event.target : undefined;
   const typing = target?.closest('input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]');
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
@@ -25,10 +32,13 @@ export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, go }: OnS
     return;
   }
   if (typing || event.altKey) return;
-  const digit = event.key.length === 1 ? '1234567890'.indexOf(event.key) : -1;
+  const digit = event.key.length === 1 ? STEP_KEYS.indexOf(event.key) : -1;
   if (key === '?') showKeys(true);
   else if (key === 'r') goToRoom(!useSession.getState().inRoom);
-  else if (digit >= 0) go(`/bay/${id}/${STEPS[digit]}`);
+  else if (key === 'h') {
+    const { held } = useSession.getState();
+    if (curve !== undefined && held !== undefined) turnHold(id, curve, held);
+  } else if (digit >= 0) go(`/bay/${id}/${STEPS[digit]}`);
   else {
     const by = event.shiftKey ? INCH_mm / 4 : INCH_mm;
     const moves: Readonly<Record<string, (x: number) => number>> = {

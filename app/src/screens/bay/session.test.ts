@@ -6,7 +6,13 @@ import { closeSession, hold, layOver, moveHookOn, openSession, useSession } from
 const slack = modelNamed('Slack Water')!;
 const state = () => useSession.getState();
 const went: string[] = [];
-const stand = { id: 'ours', length_mm: 1828.8, wide_mm: 927.1, go: (address: string) => went.push(address) };
+const stand = {
+  id: 'ours',
+  length_mm: 1828.8,
+  wide_mm: 927.1,
+  curve: undefined,
+  go: (address: string) => went.push(address),
+};
 
 function press(key: string, change: Partial<KeyboardEventInit> = {}, on: Element = document.body): boolean {
   let taken = false;
@@ -64,7 +70,8 @@ describe('keys in the bay', () => {
   it('walk the steps by digits, open the list of keys and the room', () => {
     press('2');
     press('0');
-    expect(went).toEqual(['/bay/ours/outline', '/bay/ours/ride']);
+    press('-');
+    expect(went).toEqual(['/bay/ours/outline', '/bay/ours/make', '/bay/ours/ride']);
     press('?');
     expect(state().keys).toBe(true);
     press('r');

@@ -20,6 +20,7 @@ import { useBay } from '../useBay.ts';
 import { MarksTable } from './MarksTable.tsx';
 import { NosePicker, TailPicker } from './EndPictures.tsx';
 import { OutlineMore } from './OutlineMore.tsx';
+import { TipFields } from './TipFields.tsx';
 import { WingsTable } from './WingsTable.tsx';
 
 /** Tells where the marks ask for a hollow that the batten could not avoid. */
@@ -73,6 +74,7 @@ export function OutlineBench() {
         />
       </div>
       <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />
+      <TipFields />
       {record.outlineLocked && (
         <p className="quiet" role="status">
           The outline is locked: every mark is as settled. Let it go to change one.

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import {
@@ -12,11 +12,14 @@ import {
   withoutMark,
 } from '@june-tide/core/edit';
 import { thicknessAt } from '@june-tide/core/foil';
+import { curveGains, type MarkGain } from '@june-tide/core/shape';
 import { battenAlone, halfBreadthAt } from '@june-tide/core/outline';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
+import { turnHold } from '../markHold.ts';
 import { useBay } from '../useBay.ts';
+import { Hold, LineBy } from './Hold.tsx';
 
 const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
 const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead', wide: 'ahead of wide' } as const;
@@ -26,6 +29,7 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
   const { record, shape, hook_mm, held, hold, moveHook } = useBay();
   const { board } = record;
   const rows = markRows(board, curve);
+  const gains = useMemo(() => curveGains(shape, curve), [shape, curve]);
   const valueAtHook =
     curve === 'outline'
       ? 2 * halfBreadthAt(shape.outline, hook_mm)
@@ -48,7 +52,7 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
     );
   return (
     <>
-      <table className="marks">
+      <table className={`marks on-${curve}`}>
         <thead>
           <tr>
             <th scope="col">Mark</th>
@@ -62,7 +66,7 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
               </th>
             )}
             <th scope="col">
-              <span className="visually-hidden">Lift off</span>
+              <span className="visually-hidden">Hard or soft, lift off</span>
             </th>
           </tr>
         </thead>
@@ -92,6 +96,8 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
               row={row}
               blockNote={blockNote}
               held={held === row.key}
+              gain={gains[Number(row.key)]}
+              turn={() => turnHold(record.id, curve, row.key)}
               onFocus={() => moveHook(row.x_mm)}
               onHold={() => hold(row.key)}
               change={(value_mm, nudge) => change(row, value_mm, nudge)}
@@ -127,14 +133,30 @@ interface MarkLineProps {
   change: (value_mm: number, nudge: boolean) => EditResult;
   move: (at_mm: number, nudge: boolean) => EditResult;
   liftOff: () => void;
+  /** What it does to its line; only marks of one's own have one. */
+  gain: MarkGain | undefined;
+  /** Makes it hard or soft. */
+  turn: () => void;
 }
 
 /** One mark: where it stands, its number, and what the batten alone would have there. */
-function MarkLine({ curve, row, blockNote, held, onFocus, onHold, change, move, liftOff }: MarkLineProps) {
+function MarkLine({ curve, row, blockNote, held, onFocus, onHold, change, move, liftOff, gain, turn }: MarkLineProps) {
   const { shape } = useBay();
   return (
-    <tr className={held ? 'held' : ''} onFocus={onFocus}>
-      <th scope="row">{row.label}</th>
+    <tr
+      className={held ? 'held' : ''}
+      onFocus={onFocus}
+      onKeyDown={(event) => {
+        if (!row.liftable || event.key.toLowerCase() !== 'h' || event.ctrlKey || event.metaKey || event.altKey) return;
+        event.preventDefault();
+        event.stopPropagation();
+        turn();
+      }}
+    >
+      <th scope="row">
+        {row.label}
+        <LineBy row={row} gain={gain} />
+      </th>
       <td>
         {row.movable ? (
           <>
@@ -148,7 +170,7 @@ function MarkLine({ curve, row, blockNote, held, onFocus, onHold, change, move, 
             <span className="quiet small">{PLACE_WORDS[row.from]}</span>
           </>
         ) : (
-          ((row.key === 'block' && blockNote) ?? <span className="quiet">at the {row.from}</span>)
+          ((row.key === 'block' ? blockNote : undefined) ?? <span className="quiet">at the {row.from}</span>)
         )}
       </td>
       <td className="num">
@@ -172,7 +194,8 @@ function MarkLine({ curve, row, blockNote, held, onFocus, onHold, change, move, 
           )}
         </td>
       )}
-      <td>
+      <td className="tight">
+        {row.liftable && <Hold row={row} turn={turn} />}
         {row.liftable && (
           <Button
             type="text"

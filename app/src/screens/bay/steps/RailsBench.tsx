@@ -5,21 +5,13 @@ import { type Board, MOST_STATIONS, type RailStation, stationOfMark } from '@jun
 import { withNewRail, withoutRail, withRail, withRailEverywhere } from '@june-tide/core/edit';
 import { RAIL_PRESETS, type RailPresetName, railStation } from '@june-tide/core/models';
 import { railRatio } from '@june-tide/core/rails';
-import { formatLength, type LengthStyle } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
+import { stationName } from '../stationName.ts';
 import { useBay } from '../useBay.ts';
 
 const PRESET_NAMES = Object.keys(RAIL_PRESETS) as RailPresetName[];
-const PLACES_BEHIND = {
-  nose: 'past nose',
-  tail: 'past tail',
-  centre: 'behind centre',
-  wide: 'behind wide',
-} as const;
-const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide' } as const;
-
 type ChangeRail = (name: string, index: number, next: Partial<RailStation>, merge?: string) => EditResult;
 
 /** Marks the choice of another station's rail. */
@@ -222,15 +214,6 @@ function RailRow({ station, index, others, inHand, ticked, onTick, onHold, chang
       </td>
     </tr>
   );
-}
-
-/** A rail station in the shop's writing: 12 from nose, 30.5 cm from nose; what is tied to the middle says which way. */
-function stationName(station: RailStation, style: LengthStyle): string {
-  if (station.from === 'wide' && station.at_mm === 0) return 'Wide point';
-  if (station.from === 'centre' && station.at_mm === 0) return 'Centre';
-  const written = formatLength(Math.abs(station.at_mm), style);
-  const length = /[a-z]/.test(written) ? written : `${written} in`;
-  return `${length} ${station.at_mm < 0 ? PLACES_BEHIND[station.from] : PLACES[station.from]}`;
 }
 
 interface InHandProps {

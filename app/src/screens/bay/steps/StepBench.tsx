@@ -1,4 +1,5 @@
 import { BottomBench } from './BottomBench.tsx';
+import { DeckBench } from './DeckBench.tsx';
 import { useBay } from '../useBay.ts';
 import { FinsBench } from './FinsBench.tsx';
 import { FoilBench, OutlineBench, RockerBench } from './CurveBenches.tsx';
@@ -13,6 +14,7 @@ const BENCHES = {
   outline: OutlineBench,
   rocker: RockerBench,
   foil: FoilBench,
+  deck: DeckBench,
   rails: RailsBench,
   bottom: BottomBench,
   fins: FinsBench,

@@ -1,20 +1,27 @@
 import { Button, InputNumber } from 'antd';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { CloseOutlined } from '@ant-design/icons';
-import type { Wing } from '@june-tide/core/document';
+import type { Board, Wing } from '@june-tide/core/document';
 import { MOST_WINGS } from '@june-tide/core/document';
-import { withNewWing, withoutWing, withWing } from '@june-tide/core/edit';
+import { markRows, wingsTold, withNewWing, withoutWing, withWing } from '@june-tide/core/edit';
 import { LengthField } from '../../../parts/LengthField.tsx';
-import { editBoard } from '../../../store/shed.ts';
+import { Measure } from '../../../parts/Measure.tsx';
+import { editBoard, type EditResult, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 /** Wings on the rail, from the front: where, how deep, over what length, how far the edge is raised. */
 export function WingsTable({ tools }: { tools?: ReactNode }) {
   const { record, moveHook } = useBay();
   const { wings } = record.board.outline;
+  const [told, tell] = useState<{ of: Board; to: Board }>();
+  const take = (name: string, change: (board: Board) => Board, merge?: string): EditResult => {
+    const before = record.board;
+    const result = editBoard(record.id, name, change, merge);
+    if (result.ok) tell({ of: before, to: useShed.getState().records[record.id].board });
+    return result;
+  };
   const set = (index: number, what: string, change: Partial<Wing>, nudge: boolean) =>
-    editBoard(
-      record.id,
+    take(
       `wing ${index + 1} ${what}`,
       (b) => withWing(b, index, change),
       nudge ? `field:wing${index}${what}` : undefined,
@@ -92,7 +99,7 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
                     size="small"
                     aria-label={`Take off wing ${i + 1}`}
                     icon={<CloseOutlined aria-hidden />}
-                    onClick={() => editBoard(record.id, `wing ${i + 1} off`, (b) => withoutWing(b, i))}
+                    onClick={() => take(`wing ${i + 1} off`, (b) => withoutWing(b, i))}
                   />
                 </td>
               </tr>
@@ -102,12 +109,33 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
       )}
       <div className="row-of-tools above-6">
         {wings.length < MOST_WINGS && (
-          <Button size="small" onClick={() => editBoard(record.id, 'new wing', withNewWing)}>
+          <Button size="small" onClick={() => take('new wing', withNewWing)}>
             {wings.length === 0 ? 'Add a wing' : 'Add another wing'}
           </Button>
         )}
         {tools}
       </div>
+      {told?.to === record.board && <Told before={told.of} after={told.to} />}
     </div>
+  );
+}
+
+/** Which widths the wing could not leave as they were: it takes away what is behind it, and the line ahead stays. */
+function Told({ before, after }: { before: Board; after: Board }) {
+  const changed = wingsTold(before, after);
+  if (changed.length === 0) return null;
+  const rows = markRows(after, 'outline');
+  return (
+    <p className="quiet above-6 below-0" role="status">
+      The line ahead of it stays.{' '}
+      {changed.map(({ key, from_mm, to_mm }, i) => (
+        <span key={key}>
+          {i > 0 && ', '}
+          {rows.find((row) => row.key === key)?.label ?? 'a mark'} <Measure mm={from_mm} /> is now{' '}
+          <Measure mm={to_mm} />
+        </span>
+      ))}
+      .
+    </p>
   );
 }

@@ -1,0 +1,98 @@
+import { Button } from 'antd';
+import { CloseOutlined } from '@ant-design/icons';
+import { type Board, MOST_STATIONS, stationOfMark } from '@june-tide/core/document';
+import { withCrown, withCrownTimes, withNewCrown, withoutCrown } from '@june-tide/core/edit';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { stationName } from '../stationName.ts';
+import { useBay } from '../useBay.ts';
+import { DeckFeatures } from './DeckFeatures.tsx';
+
+/** One press makes the crown so much flatter or rounder all along. */
+const CROWN_STEP = 1.1;
+/** Nearer than this to a station there is no room for another. */
+const NEAR_mm = 20;
+
+/** The deck: how far it falls from the stringer to the rail, station by station, and what is worked into it. */
+export function DeckBench() {
+  const { record, shape, hook_mm, moveHook } = useBay();
+  const style = useLengthStyle();
+  const { crown } = record.board.deck;
+  const change = (name: string, to: (board: Board) => Board, merge?: string) => editBoard(record.id, name, to, merge);
+  const rows = crown
+    .map((mark, index) => ({ mark, index, x_mm: stationOfMark(mark, shape.anchors) }))
+    .sort((a, b) => b.x_mm - a.x_mm);
+  const taken = rows.some(({ x_mm }) => Math.abs(x_mm - hook_mm) < NEAR_mm);
+  return (
+    <section aria-label="Deck">
+      <div className="head">
+        <h2>Deck</h2>
+        <span className="quiet">crown: the fall from stringer to rail; between stations it blends</span>
+      </div>
+      <table className="marks">
+        <thead>
+          <tr>
+            <th scope="col">Station</th>
+            <th scope="col" className="num">
+              Crown
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Take off</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ mark, index, x_mm }) => {
+            const name = stationName(mark, style);
+            return (
+              <tr key={index} onFocus={() => moveHook(x_mm)}>
+                <th scope="row">{name}</th>
+                <td className="num">
+                  <LengthField
+                    label={`Crown, ${name}`}
+                    value_mm={mark.value_mm}
+                    onChange={(value_mm, nudge) =>
+                      change(
+                        `crown, ${name}`,
+                        (b) => withCrown(b, index, { value_mm }),
+                        nudge ? `field:crown${index}` : undefined,
+                      )
+                    }
+                  />
+                </td>
+                <td>
+                  {crown.length > 1 && (
+                    <Button
+                      type="text"
+                      size="small"
+                      aria-label={`Take off the crown ${name}`}
+                      icon={<CloseOutlined aria-hidden />}
+                      onClick={() => change(`crown ${name} off`, (b) => withoutCrown(b, index))}
+                    />
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div className="row-of-tools">
+        <Button
+          size="small"
+          disabled={crown.length >= MOST_STATIONS || taken}
+          onClick={() => change('new crown station', (b) => withNewCrown(b, hook_mm))}
+        >
+          Set the crown at the hook
+        </Button>
+        <Button size="small" onClick={() => change('flatter deck', (b) => withCrownTimes(b, 1 / CROWN_STEP))}>
+          Flatter
+        </Button>
+        <Button size="small" onClick={() => change('rounder deck', (b) => withCrownTimes(b, CROWN_STEP))}>
+          Rounder
+        </Button>
+      </div>
+      <DeckFeatures />
+    </section>
+  );
+}
