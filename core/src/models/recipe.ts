@@ -46,12 +46,12 @@ export interface Recipe {
 }
 
 export const RAIL_PRESETS = {
-  softRound: { words: '50/50 soft', apex: 0.5, fullness: 0.55, tuck_mm: 60, edge: 0, edgeRadius_mm: 12 },
-  sixtyForty: { words: '60/40 tucked', apex: 0.4, fullness: 0.65, tuck_mm: 38, edge: 0.15, edgeRadius_mm: 6 },
-  seventyThirty: { words: '70/30 tucked', apex: 0.3, fullness: 0.6, tuck_mm: 20, edge: 0.4, edgeRadius_mm: 3 },
+  softRound: { words: '50/50 soft', apex: 0.5, fullness: 0.55, tuck_mm: 19, edge: 0, edgeRadius_mm: 12 },
+  sixtyForty: { words: '60/40 tucked', apex: 0.4, fullness: 0.65, tuck_mm: 16, edge: 0.15, edgeRadius_mm: 6 },
+  seventyThirty: { words: '70/30 tucked', apex: 0.3, fullness: 0.6, tuck_mm: 12, edge: 0.4, edgeRadius_mm: 3 },
   eightyTwenty: { words: '80/20 down, hard', apex: 0.2, fullness: 0.6, tuck_mm: 8, edge: 0.7, edgeRadius_mm: 1 },
-  pinched: { words: '60/40 pinched', apex: 0.4, fullness: 0.05, tuck_mm: 24, edge: 0.2, edgeRadius_mm: 4 },
-  boxy: { words: '60/40 boxy', apex: 0.4, fullness: 1, tuck_mm: 26, edge: 0.2, edgeRadius_mm: 4 },
+  pinched: { words: '60/40 pinched', apex: 0.4, fullness: 0.05, tuck_mm: 12, edge: 0.2, edgeRadius_mm: 4 },
+  boxy: { words: '60/40 boxy', apex: 0.4, fullness: 1, tuck_mm: 15, edge: 0.2, edgeRadius_mm: 4 },
 } as const;
 export type RailPresetName = keyof typeof RAIL_PRESETS;
 type RailPreset = [preset: RailPresetName, from: RailStation['from'], at: number];
