@@ -153,9 +153,11 @@ test('the ticket leaves as plain text, and every number says what it is', async 
 
 test('keys: digits walk the steps, ? lists them', async ({ page }) => {
   await startBoard(page, 'Slack Water');
-  await page.keyboard.press('6');
+  await page.keyboard.press('7');
   await expect(page.getByRole('region', { name: 'Bottom', exact: true })).toBeVisible();
-  await page.keyboard.press('0');
+  await page.keyboard.press('5');
+  await expect(page.getByRole('region', { name: 'Deck', exact: true })).toBeVisible();
+  await page.keyboard.press('-');
   await expect(page.getByRole('region', { name: 'Ride', exact: true })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('hook to 12 in from the nose');
@@ -223,11 +225,12 @@ test('a newcomer draws a winged swallow-tail twin to given numbers, and finds th
   await type(page, 'Nose 12 width', '13 1/4');
   await type(page, 'Tail 12 width', '15');
   await pickEnd(page, 'Tail', 'Swallow');
-  await type(page, 'Block width', '7 1/2');
   await type(page, 'Tail depth', '2 3/4');
   await page.getByRole('button', { name: 'Add a wing' }).click();
   await type(page, 'Wing 1 from tail', '9 1/2');
   await type(page, 'Wing 1 depth', '3/8');
+  // The wing took from the block what it stepped in: it is set last.
+  await type(page, 'Block width', '7 1/2');
   await step(page, 'Rocker');
   await type(page, 'Nose tip lift', '4 1/4');
   await type(page, 'Tail tip lift', '2 1/8');

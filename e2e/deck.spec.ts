@@ -1,0 +1,116 @@
+// The deck and its features, tips, and what a mark of one's own does to the line.
+import { expect, litres, startBoard, step, taken, test, type } from './shed.ts';
+
+/** Works a feature into the deck. */
+async function work(page: Parameters<typeof startBoard>[0], name: RegExp): Promise<void> {
+  await page.getByRole('button', { name: 'Work into the deck' }).click();
+  await page.getByRole('menuitem', { name }).click();
+}
+
+test('a beak adds the litres it says, keeps its tip, and goes again', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  const before = await litres(page);
+  await step(page, 'Deck');
+  await work(page, /^beak/);
+  const beak = page.getByRole('group', { name: 'beak' });
+  // 20 in and 30 mm took 0.74 L away.
+  await type(page, 'beak, from the tip', '20');
+  await type(page, 'beak, rising over', '20');
+  await type(page, 'beak, added', '30mm');
+  const said = Number(/\+([\d.]+) L/.exec((await page.getByTestId('litres-beak').textContent()) ?? '')?.[1]);
+  expect(said).toBeGreaterThan(0.2);
+  await expect.poll(async () => Math.abs((await litres(page)) - before - said)).toBeLessThan(0.11);
+  await step(page, 'Foil');
+  await expect(page.getByLabel('Nose tip thick')).toHaveValue('1 5/8');
+  await step(page, 'Deck');
+  await beak.getByRole('button', { name: 'Take off the beak' }).click();
+  await expect.poll(() => litres(page)).toBe(before);
+});
+
+test('crown by station, a flat deck, a domed one: the section and the ticket follow', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Deck');
+  await type(page, 'Crown, Centre', '1/2');
+  await expect(page.getByTestId('section-figures')).toContainText(/1\/2.* crown/);
+  await page.getByRole('button', { name: 'Flatter' }).click();
+  await expect(page.getByRole('button', { name: 'Undo: flatter deck' })).toBeVisible();
+  await work(page, /^flat deck/);
+  await work(page, /^domed deck/);
+  await expect(page.getByTestId('litres-flat')).toContainText('+');
+  await expect(page.getByTestId('litres-dome')).toContainText('\u2212');
+  await expect(page.getByRole('link', { name: /Deck/ })).toContainText('flat deck, domed deck');
+  await page.getByRole('button', { name: 'Work into the deck' }).click();
+  await expect(page.getByRole('menuitem', { name: /^flat deck/ })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  // More than an inch there is not: it is refused in words, and the number stays.
+  await type(page, 'domed deck, falls more by', '4');
+  await expect(page.getByRole('group', { name: 'domed deck' }).getByRole('alert')).toContainText('limit');
+});
+
+test('a new mark is soft, H makes it hard and the line goes through it; too near another it says so', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await page.getByRole('button', { name: 'Set a mark at the hook' }).click();
+  await type(page, 'Your mark width', '17 1/8');
+  await expect(page.getByRole('button', { name: 'Your mark is soft' })).toBeVisible();
+  const by = page.getByTestId('line-by-2');
+  await page.getByLabel('Your mark width').focus();
+  await page.keyboard.press('h');
+  await expect(page.getByRole('button', { name: 'Your mark is hard' })).toBeVisible();
+  await expect(by).toHaveCount(0);
+  await page.getByRole('button', { name: 'Your mark is hard' }).click();
+  // An inch from its neighbour and far off the line it would be a lever: the line stays nearer to itself.
+  await type(page, 'Your mark station', '13');
+  await type(page, 'Your mark width', '18 1/4');
+  await expect(by).toHaveText(/line 15/);
+  await step(page, 'Check');
+  await expect(page.getByText('A mark that is a lever').first()).toBeVisible();
+});
+
+test('tips have a radius; one without is named', async ({ page }) => {
+  await startBoard(page, 'North Ledge');
+  await expect(page.getByLabel('Radius of the nose tip')).toHaveValue('1/4');
+  await type(page, 'Radius of the nose tip', '0');
+  await type(page, 'Radius of the pin’s tip', '0');
+  await step(page, 'Check');
+  await expect(page.getByText('A tip that is a needle').first()).toBeVisible();
+});
+
+test('a wing says what it took behind it, and gives it back', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await page.getByRole('button', { name: 'Add a wing' }).click();
+  await type(page, 'Wing 1 from tail', '15');
+  await type(page, 'Wing 1 depth', '3/8');
+  await expect(page.getByText('The line ahead of it stays')).toContainText(/Tail 12 .* is now 14/);
+  await expect(page.getByLabel('Tail 12 width')).toHaveValue('14');
+  await page.getByRole('button', { name: 'Take off wing 1' }).click();
+  await expect(page.getByLabel('Tail 12 width')).toHaveValue('14 3/4');
+  await expect(page.getByLabel('Block width')).toHaveValue('5 3/4');
+});
+
+test('going through every field without typing changes nothing of a board that no sixteenth writes', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await startBoard(page, 'Slack Water');
+  await page.getByRole('button', { name: 'Set a mark at the hook' }).click();
+  await type(page, 'Tail 12 width', '374.61mm');
+  await type(page, 'Nose 12 width', '295.37mm');
+  await step(page, 'Make');
+  const file = () =>
+    taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click()).then(({ bytes }) =>
+      bytes.toString(),
+    );
+  const before = await file();
+  for (const name of ['Outline', 'Rocker', 'Foil', 'Deck', 'Rails', 'Bottom', 'Fins']) {
+    await step(page, name);
+    const fields = page.getByRole('region', { name, exact: true }).getByRole('textbox');
+    for (let i = 0; i < (await fields.count()); i++) {
+      await fields.nth(i).focus();
+      await page.keyboard.press('Enter');
+    }
+  }
+  await step(page, 'Make');
+  expect(await file()).toBe(before);
+});
