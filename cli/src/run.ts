@@ -14,8 +14,9 @@ const HELP = `June Tide at the command line
   jt validate FILE [--json]                   what a batten or the foam would refuse
   jt set FILE path=value ... [--out FILE]     change numbers: length=6'2 width="19 7/8" outline.tail.block_mm=150
   jt scale FILE --litres 32 [--hold length,width,thickness,outline] [--out FILE]
-  jt scale FILE --length 6'6 [--rocker 1.5] [--out FILE]
-                                              stretch; lifts grow with that power of the length
+  jt scale FILE --length 6'6 [--rocker 1] [--out FILE]
+                                              another length of the same model; with --rocker a plain stretch, its
+                                              lifts grown with that power of the length
   jt solve FILE measure=value --by PATH [--out FILE]
                                               move one lever until a measure has the value
   jt compare FILE FILE [--json]               every number of two boards and the levers that differ

@@ -7,6 +7,7 @@ import {
   joinedOutlines,
   scaledToLitres,
   solvedFor,
+  grown,
   stretched,
 } from '@june-tide/core/edit';
 import { Facts, MEASURE_KEYS, type MeasureKey, measureOf } from '@june-tide/core/measure';
@@ -61,11 +62,8 @@ export const scale: Command = async ([file], values, console) => {
   }
   if (values.length !== undefined) {
     const rockerPower = values.rocker === undefined ? undefined : numberOf(values.rocker, '--rocker');
-    const longer = stretched(
-      board,
-      lengthOf(values.length, '--length'),
-      rockerPower === undefined ? {} : { rockerPower },
-    );
+    const length_mm = lengthOf(values.length, '--length');
+    const longer = rockerPower === undefined ? grown(board, length_mm) : stretched(board, length_mm, { rockerPower });
     await writeBoard(values.out ?? file, checked(longer));
     return;
   }

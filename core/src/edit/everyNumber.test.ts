@@ -109,13 +109,13 @@ describe('a mix of two boards that differ in every number', () => {
 });
 
 describe('a stretch', () => {
-  /** What becomes of a number: stations grow with the length, lifts by its power of 1.5, the rest stays. */
+  /** What becomes of a number: stations grow with the length, lifts with it, the rest stays. */
   const rule = (path: string, k: number): number => {
     if (path === 'length_mm') return k;
     if (/^deck\.features.*\.(length|fade)_mm$/.test(path)) return k;
     if (/^(outline|rocker|foil|deck|rails\.stations|bottom).*\.at_mm$/.test(path)) return k;
     if (/^(outline\.widePoint_mm|rocker\.flatPoint_mm|foil\.thickest_mm)$/.test(path)) return k;
-    if (/^rocker\.((noseLift|tailLift)_mm|marks\.\d+\.value_mm)$/.test(path)) return k ** 1.5;
+    if (/^rocker\.((noseLift|tailLift)_mm|marks\.\d+\.value_mm)$/.test(path)) return k;
     return 1;
   };
 

@@ -10,6 +10,7 @@ export {
   withoutCrown,
   withoutDeckFeature,
 } from './deck.ts';
+export { fillOf, grown } from './grow.ts';
 export { joinedOutlines } from './join.ts';
 export { type Held, HOLDABLE, scaledToLitres } from './litres.ts';
 export {

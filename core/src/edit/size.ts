@@ -16,8 +16,7 @@ import { shapeOf } from '../shape/shape.ts';
 export interface StretchRule {
   /**
    * Lifts grow with this power of the length: 0 keeps the lifts, 1 stretches them with the board, 2 keeps the curvature.
-   * 1.5 when left out: longer boards need added nose and deck curve, not the short one stretched (common practice; the
-   * figure is our own).
+   * 1 when left out: then the middle keeps its radius for its length.
    */
   rockerPower?: number;
 }
@@ -27,7 +26,7 @@ export interface StretchRule {
  * their usual place does, so that what a shaper set off it stays set off it: 11 in on a 6'0 is 11 11/16 on a 6'8.
  * Holds: every width, thickness and depth; rails; the shape of the tail's end.
  */
-export function stretched(board: Board, length_mm: number, { rockerPower = 1.5 }: StretchRule = {}): Board {
+export function stretched(board: Board, length_mm: number, { rockerPower = 1 }: StretchRule = {}): Board {
   const k = length_mm / board.length_mm;
   const lift = k ** rockerPower;
   const along = <M extends Pick<Mark, 'from' | 'at_mm'>>(mark: M): M => ({ ...mark, at_mm: mark.at_mm * k });

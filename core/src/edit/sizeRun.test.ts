@@ -1,10 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import { measure } from '../measure/measure.ts';
+import type { Board } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { litresFor, ridersFor } from '../rider/litres.ts';
 import { DEMO_RIDERS } from '../demo/demoShed.ts';
 import { INCH_mm } from '../units/length.ts';
+import { lever } from '../judge/levers.ts';
+import { fillOf, grown } from './grow.ts';
 import { MOST_SIZES, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';
 
 const slack = modelNamed('Slack Water')!;
@@ -30,6 +33,31 @@ describe('a model through its sizes', () => {
       }
     },
   );
+
+  it.each(models().map((board) => [board.name, board] as const))(
+    '%s keeps its fill, the radius of its middle for its length, and the place of its fins',
+    (_name, board) => {
+      const radiusShare = (b: Board) => {
+        const { rocker, anchors } = shapeOf(b);
+        return 1 / rocker.line.bendAt(anchors.length_mm / 2) / anchors.length_mm;
+      };
+      for (const { made, own } of sizesOf(board, usualRun(board))) {
+        if (!made.ok || own) continue;
+        // 0.515 became 0.555.
+        expect(Math.abs(fillOf(made.board) - fillOf(board))).toBeLessThan(0.0005);
+        expect(radiusShare(made.board) / radiusShare(board)).toBeCloseTo(1, 6);
+      }
+      const [first] = board.fins.boxes;
+      const long = grown(board, board.length_mm + 203.2).fins.boxes[0];
+      if (first.role !== 'centre') expect(long.trailingEdge_mm).toBeGreaterThan(first.trailingEdge_mm);
+    },
+  );
+
+  it('is what the lever “longer” makes', () => {
+    const longer = lever('length').move(slack, 3);
+    expect(longer).toEqual(grown(slack, slack.length_mm + 3 * INCH_mm));
+    expect(fillOf(longer)).toBeCloseTo(fillOf(slack), 3);
+  });
 
   it('has the model itself among them, untouched, once', () => {
     const own = sizesOf(slack, usualRun(slack)).filter((size) => size.own);

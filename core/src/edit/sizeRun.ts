@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import { LENGTH_mm } from '../document/limits.ts';
-import type { Board, Mark } from '../document/schema.ts';
+import type { Board } from '../document/schema.ts';
 import { boardFrom, type Issue } from '../shape/issues.ts';
 import { INCH_mm } from '../units/length.ts';
-import { stretched, thickened, widened } from './size.ts';
+import { grown } from './grow.ts';
 
 /** How a model grows through its sizes: lengths from one to another by a step, and what each step adds across and up. */
 export const sizeRunSchema = z.strictObject({
@@ -38,10 +38,8 @@ export interface SizeOfRun {
 }
 
 /**
- * A model through a run of sizes, the shortest first; the model's own size stands among them as it is. Each is stretched (see
- * `stretched`: rocker grows faster than the length), then widened and thickened in proportion by what the steps from the
- * model's own length add. Widths and thicknesses tied to an end stay so far from it, 12 in at 12 in, as a chart reads them. Sizes no
- * board can have say why.
+ * A model through a run of sizes, the shortest first; the model's own size stands among them as it is. Each is the model
+ * `grown` to its length, wider and thicker by what the steps from the model's own length add. Sizes no board can have say why.
  * @throws RangeError for a run that does not go upward or has more than 16 sizes.
  */
 export function sizesOf(board: Board, run: SizeRun): SizeOfRun[] {
@@ -58,19 +56,7 @@ export function sizesOf(board: Board, run: SizeRun): SizeOfRun[] {
     .map((length_mm): SizeOfRun => {
       if (isOwn(length_mm)) return { length_mm: board.length_mm, own: true, made: { ok: true, board } };
       const steps = (length_mm - board.length_mm) / step_mm;
-      const long = withEndsHeld(stretched(board, length_mm), board);
-      const wide = widened(long, steps * run.widthAStep_mm);
-      return { length_mm, own: false, made: boardFrom(thickened(wide, steps * run.thicknessAStep_mm)) };
+      const sized = grown(board, length_mm, steps * run.widthAStep_mm, steps * run.thicknessAStep_mm);
+      return { length_mm, own: false, made: boardFrom(sized) };
     });
-}
-
-/** The stretched board with the outline's and the foil's marks back at their own distance from their end. */
-function withEndsHeld(long: Board, board: Board): Board {
-  const held = <M extends Mark>(marks: readonly M[], own: readonly M[]): M[] =>
-    marks.map((mark, i) => (mark.from === 'nose' || mark.from === 'tail' ? own[i] : mark));
-  return {
-    ...long,
-    outline: { ...long.outline, marks: held(long.outline.marks, board.outline.marks) },
-    foil: { ...long.foil, marks: held(long.foil.marks, board.foil.marks) },
-  };
 }

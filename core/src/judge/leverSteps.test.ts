@@ -84,8 +84,8 @@ describe('a first step', () => {
       const less = move(board, -1);
       const parts = touched(board, more);
       if (parts.length === 0) continue;
-      // One lever, one part of the board: its fins, its bottom, its rails.
-      expect(parts.length).toBe(1);
+      // One lever, one part of the board: its fins, its bottom, its rails. A longer board is another size of all of it.
+      if (id !== 'length') expect(parts.length).toBe(1);
       if (boardIssues(more).length > 0 || boardIssues(less).length > 0 || moves === 'shape') {
         held += 1;
         exact += moves === 'shape' ? 1 : 0;

@@ -5,10 +5,10 @@ import type { Board } from '@june-tide/core/document';
 import { MOST_SIZES, type SizeOfRun, type SizeRun, sizeRunSchema, sizesOf, usualRun } from '@june-tide/core/edit';
 import type { BoardRecord } from '@june-tide/core/record';
 import { ABILITIES, type Ability, ridersFor } from '@june-tide/core/rider';
-import { formatLitres, formatMass } from '@june-tide/core/units';
+import { formatLength, formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { LengthField } from '../../parts/LengthField.tsx';
-import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
+import { BuiltText, DrawnMeasure, Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
@@ -87,9 +87,10 @@ function Run({ record }: { record: BoardRecord }) {
       <Standing sizes={sizes} />
       <Chart record={record} sizes={sizes} />
       <p className="quiet">
-        Each size is stretched from the model, rocker growing faster than length; what is measured 12 in from an end
-        stays there, and all of it is made wider and thicker in proportion. Riders by litres a kilo, common practice
-        from memory; a heavier wetsuit, age and weak waves ask for more.
+        Each size is the model at another length: its rocker keeps its radius for the length, its fins go as their usual
+        place goes, what is measured 12 in from an end stays there, and it fills as much of its length, width and
+        thickness as the model does. Riders by litres a kilo, common practice from memory; a heavier wetsuit, age and
+        weak waves ask for more.
       </p>
     </main>
   );
@@ -166,6 +167,7 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
             <tr key={length_mm} className={own ? 'held' : ''}>
               <th scope="row">
                 <Measure mm={length_mm} feet />
+                {made.ok && !own && <Changed from={record.board} to={made.board} />}
               </th>
               {made.ok ? (
                 <Numbers board={made.board} ability={ability} massUnit={massUnit} />
@@ -189,6 +191,24 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
     </div>
   );
 }
+
+/** What a size changes beside what the chart has a column for. */
+function Changed({ from, to }: { from: Board; to: Board }) {
+  const style = useLengthStyle();
+  const lifts = [to.rocker.noseLift_mm, to.rocker.tailLift_mm].map((mm) => formatLength(mm, style)).join(' and ');
+  const fins = to.fins.boxes.flatMap((box, i) => {
+    const by = box.trailingEdge_mm - from.fins.boxes[i].trailingEdge_mm;
+    return Math.abs(by) < LEAST_mm ? [] : [`${box.role} fins ${formatLength(box.trailingEdge_mm, style)} up`];
+  });
+  return (
+    <div className="small quiet" data-testid="size-changes">
+      <BuiltText text={[`lifts ${lifts}`, ...fins].join(', ')} />
+    </div>
+  );
+}
+
+/** Less than a 64th is no change a hand makes. */
+const LEAST_mm = 0.4;
 
 const removeBoardOf = (id: string) => () => void removeBoard(id);
 

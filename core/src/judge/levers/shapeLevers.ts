@@ -1,6 +1,7 @@
 import type { Board, Mark } from '../../document/schema.ts';
 import { WING_DEPTH_mm } from '../../document/limits.ts';
 import { shapeOf } from '../../shape/shape.ts';
+import { grown } from '../../edit/grow.ts';
 import { withWings } from '../../edit/parts.ts';
 import { thickened, widened } from '../../edit/size.ts';
 import { thicknessAt } from '../../foil/foil.ts';
@@ -76,7 +77,7 @@ export const SHAPE_LEVERS = movable({
     reads: 'length_mm',
     lotMore: 'It catches everything and turns like a door.',
     lotLess: 'It fits anywhere on the wave and is hard to get onto one.',
-    shift: (b, by) => ({ ...b, length_mm: b.length_mm + by }),
+    shift: (b, by) => grown(b, b.length_mm + by),
   },
   width: {
     more: 'wider',
