@@ -116,11 +116,17 @@ export const solve: Command = async ([file, wanted], values, console) => {
 
 const isMeasure = (key: string): key is MeasureKey => MEASURE_KEYS.some((known) => known === key);
 
-export const join: Command = async ([front, back], values) => {
+export const join: Command = async ([front, back], values, console) => {
   const words = 'jt join needs two board files: the front half of the first goes on the back half of the second.';
   const joined = joinedOutlines(await readBoard(need(front, words)), await readBoard(need(back, words)));
   if (!joined.ok) throw new Told(`${joined.reason}.`);
   await writeBoard(need(values.out, 'jt join needs --out FILE.'), checked(joined.board));
+  if (joined.backWidths !== 1) {
+    const percent = Math.abs(100 * (joined.backWidths - 1)).toFixed(1);
+    console.out(
+      `The back half was drawn ${percent} % ${joined.backWidths > 1 ? 'wider' : 'narrower'} to meet the front.`,
+    );
+  }
 };
 
 export const blend: Command = async ([one, two], values, console) => {

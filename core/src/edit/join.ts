@@ -1,79 +1,141 @@
 import type { Board, OutlineMark } from '../document/schema.ts';
-import { boardIssues } from '../shape/issues.ts';
-import { shapeOf } from '../shape/shape.ts';
+import { MOST_MARKS } from '../document/limits.ts';
 import { stationOfMark } from '../document/station.ts';
-import { smootherstep } from '../curve/ease.ts';
-import { halfBreadthAt } from '../outline/outline.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { type Shape, shapeOf } from '../shape/shape.ts';
+import { endReach, halfBreadthAt } from '../outline/outline.ts';
+import { wingsAt } from '../outline/wings.ts';
 
-/** How near a joined half keeps to the half it was taken from, half width: what hand work is good to (common practice). */
-const GIVE_mm = 0.8;
-/** Stations at which a half is held beyond its own marks, as shares of the half from the wide point to the tip. */
-const SHARES = [0.2, 0.4, 0.62] as const;
-const CLEAR_mm = 60;
+/** So far either way of the join the line is faired anew; beyond it each half is what it was. */
+export const JOIN_ZONE_mm = 200;
+/** The first mark of a half stands so far from its end: nearer, it would hold the tip and nothing else. */
+const FIRST_mm = 45;
+/** How well the marks along a half hold it, half width: softer they would let it drift, harder they would pull at one another. */
+const GIVE_mm = 0.02;
+/** A join this near to both halves, in width, is theirs. */
+const THEIRS_mm = 0.5;
+/** Marks are set no nearer to each other than this; closer they would be levers. */
+const LEAST_GAP_mm = 70;
+
+export type Joined =
+  | {
+      ok: true;
+      board: Board;
+      /** What had to change of the back half so that the two meet: its widths by this factor; 1 when nothing did. */
+      backWidths: number;
+      /** The most a width is off its half anywhere outside the zone of the join, mm. */
+      off_mm: number;
+    }
+  | { ok: false; reason: string; board: Board };
 
 /**
  * The front half of one board's outline on the back half of another's, fair at the join.
  *
- * Front: its nose, marks ahead of its wide point and the length from there to the nose. Back: its tail, wings and marks
- * behind its wide point and that length. The width is the front's; where the back was wider or narrower its widths ease
- * into that toward the wide point. Marks are kept; soft marks between them hold each half to where it was. Everything but
- * the outline is the front board's, its length grown at the tail.
- * @returns the issues when the two halves cannot be one board.
+ * Front: its nose, and the length from its wide point to there. Back: its tail, its wings and that length. Both stay as they were
+ * but within JOIN_ZONE_mm of the join: marks are set along them and the batten goes through all. Where the two are so unlike in width
+ * that no batten could lead from one into the other there, the back half is drawn wider or narrower as a whole until it meets the
+ * front, and `backWidths` says by how much. Everything but the outline is the front board's, its length grown at the tail.
+ * @returns why, when the two halves cannot be one board.
  */
-export function joinedOutlines(
-  front: Board,
-  back: Board,
-): { ok: true; board: Board } | { ok: false; reason: string; board: Board } {
-  const frontShape = shapeOf(front);
-  const backShape = shapeOf(back);
-  const ahead = front.length_mm - frontShape.outline.wide_mm;
-  const behind = backShape.outline.wide_mm;
-  const length_mm = ahead + behind;
-  const widthBack = back.outline.width_mm;
-  const widthChange = front.outline.width_mm - widthBack;
-  /** What the back half's width becomes: unchanged toward its tail, the front's at the wide point. */
-  const eased = (x: number, width: number) => {
-    const share = smootherstep((x / behind - 0.25) / 0.75);
-    return width * (1 + (share * widthChange) / widthBack);
-  };
+export function joinedOutlines(front: Board, back: Board): Joined {
+  const [frontShape, backShape] = [shapeOf(front), shapeOf(back)];
+  const tried = [1, front.outline.width_mm / back.outline.width_mm].map((backWidths) => {
+    const board = joinedAt(frontShape, backShape, backWidths);
+    const issues = boardIssues(board);
+    return {
+      board,
+      backWidths,
+      issues,
+      off_mm: issues.length > 0 ? Infinity : offHalves(board, frontShape, backShape, backWidths),
+    };
+  });
+  const [plain, drawn] = tried;
+  const best = plain.off_mm <= Math.max(THEIRS_mm, drawn.off_mm) ? plain : drawn;
+  if (best.issues.length > 0) {
+    return { ok: false, reason: `the halves do not make one board: ${best.issues[0].words}`, board: best.board };
+  }
+  return { ok: true, board: best.board, backWidths: best.backWidths, off_mm: best.off_mm };
+}
 
-  const marks: OutlineMark[] = [];
-  const place = (x_mm: number, value_mm: number, give_mm?: number) => {
-    const from = x_mm > behind ? 'nose' : 'tail';
-    const at_mm = from === 'nose' ? length_mm - x_mm : x_mm;
-    const clear = marks.every((m) => Math.abs((m.from === 'nose' ? length_mm - m.at_mm : m.at_mm) - x_mm) > CLEAR_mm);
-    if (!clear || Math.abs(x_mm - behind) < CLEAR_mm) return;
-    if (value_mm >= front.outline.width_mm) return;
-    marks.push({ from, at_mm, value_mm, ...(give_mm === undefined ? {} : { give_mm }) });
-  };
-  for (const mark of front.outline.marks) {
-    const x = stationOfMark(mark, frontShape.anchors);
-    if (x > frontShape.outline.wide_mm) place(x - front.length_mm + length_mm, mark.value_mm, mark.give_mm);
+/** The most a width of the joined board is off its half outside the zone of the join, mm. */
+function offHalves(board: Board, front: Shape, back: Shape, backWidths: number): number {
+  const { outline } = shapeOf(board);
+  const STEP_mm = 12;
+  let most = 0;
+  for (let x = STEP_mm; x < board.length_mm; x += STEP_mm) {
+    if (Math.abs(x - outline.wide_mm) < JOIN_ZONE_mm) continue;
+    const half =
+      x > outline.wide_mm
+        ? halfBreadthAt(front.outline, x - board.length_mm + front.board.length_mm)
+        : backHalf(back, x, backWidths);
+    most = Math.max(most, 2 * Math.abs(halfBreadthAt(outline, x) - half));
   }
-  for (const mark of back.outline.marks) {
-    const x = stationOfMark(mark, backShape.anchors);
-    if (x < behind) place(x, eased(x, mark.value_mm), mark.give_mm);
-  }
-  for (const share of SHARES) {
-    const xFront = frontShape.outline.wide_mm + share * ahead;
-    place(behind + share * ahead, 2 * halfBreadthAt(frontShape.outline, xFront), GIVE_mm);
-    const xBack = behind * (1 - share);
-    place(xBack, eased(xBack, 2 * halfBreadthAt(backShape.outline, xBack)), GIVE_mm);
-  }
-  const board: Board = {
-    ...front,
-    name: `${front.name} on ${back.name}`.slice(0, 80),
+  return most;
+}
+
+/** The back half with its batten drawn wider or narrower; wings step in by as much as they did. */
+function backHalf({ outline }: Shape, x_mm: number, widths: number): number {
+  const wings = wingsAt(outline.document, x_mm);
+  return (halfBreadthAt(outline, x_mm) + wings) * widths - wings;
+}
+
+function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
+  const ahead = front.board.length_mm - front.outline.wide_mm;
+  const behind = back.outline.wide_mm;
+  const length_mm = ahead + behind;
+  const { tail, wings } = back.board.outline;
+  const reach = { nose: endReach(front.board.outline).nose_mm, tail: endReach(back.board.outline).tail_mm };
+  const room = Math.floor(MOST_MARKS / 2);
+  const frontMarks = alongHalf(ahead, reach.nose, room, ownStations(front, 'nose')).map((at_mm): OutlineMark => ({
+    from: 'nose',
+    at_mm,
+    give_mm: GIVE_mm,
+    value_mm: 2 * halfBreadthAt(front.outline, front.board.length_mm - at_mm),
+  }));
+  const backMarks = alongHalf(behind, reach.tail, room, ownStations(back, 'tail')).map((at_mm): OutlineMark => ({
+    from: 'tail',
+    at_mm,
+    give_mm: GIVE_mm,
+    value_mm: 2 * backHalf(back, at_mm, backWidths),
+  }));
+  return {
+    ...front.board,
+    name: `${front.board.name} on ${back.board.name}`.slice(0, 80),
     length_mm,
     outline: {
-      width_mm: front.outline.width_mm,
+      // Where the two differ a little they meet half way.
+      width_mm: (front.board.outline.width_mm + back.board.outline.width_mm * backWidths) / 2,
       widePoint_mm: behind - length_mm / 2,
-      marks,
-      nose: front.outline.nose,
-      tail: back.outline.tail,
-      wings: back.outline.wings,
+      marks: [...frontMarks, ...backMarks],
+      nose: front.board.outline.nose,
+      tail: { ...tail, block_mm: tail.block_mm * backWidths },
+      wings,
     },
   };
-  const issues = boardIssues(board);
-  if (issues.length === 0) return { ok: true, board };
-  return { ok: false, reason: `the halves do not make one board: ${issues[0].words}`, board };
+}
+
+/** How far from its end each mark of a half stands. */
+function ownStations({ board, anchors, outline }: Shape, end: 'nose' | 'tail'): number[] {
+  const x = board.outline.marks.map((mark) => stationOfMark(mark, anchors));
+  return end === 'nose'
+    ? x.filter((at) => at > outline.wide_mm).map((at) => board.length_mm - at)
+    : x.filter((at) => at < outline.wide_mm);
+}
+
+/**
+ * Where a half of this length is held, from its end: evenly from its end's own work to the zone of the join, its own marks taken for
+ * those nearest to them.
+ */
+function alongHalf(half_mm: number, reach_mm: number, room: number, own: readonly number[]): number[] {
+  const last = half_mm - JOIN_ZONE_mm;
+  const first = Math.max(reach_mm + 2, FIRST_mm);
+  const count = Math.min(room, Math.floor((last - first) / LEAST_GAP_mm) + 1);
+  if (count < 2) return own.filter((at) => at >= first && at <= last);
+  const step = (last - first) / (count - 1);
+  const stations = Array.from({ length: count }, (_, k) => first + k * step);
+  for (const at of own) {
+    const nearest = Math.round((at - first) / step);
+    if (nearest > 0 && nearest < count - 1 && Math.abs(stations[nearest] - at) < step / 2) stations[nearest] = at;
+  }
+  return stations;
 }

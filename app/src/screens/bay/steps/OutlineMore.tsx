@@ -23,6 +23,11 @@ export function OutlineMore() {
     take(`${which} half of ${name}`, (board) => {
       const joined = which === 'front' ? joinedOutlines(other, board) : joinedOutlines(board, other);
       if (!joined.ok) return joined.reason;
+      if (joined.backWidths !== 1) {
+        const percent = Math.abs(100 * (joined.backWidths - 1)).toFixed(1);
+        const way = joined.backWidths > 1 ? 'wider' : 'narrower';
+        void notice.info(`The back half was drawn ${percent} % ${way} to meet the front.`, 8);
+      }
       return { ...board, length_mm: joined.board.length_mm, outline: joined.board.outline };
     });
   const halves = (which: 'front' | 'back') => ({
