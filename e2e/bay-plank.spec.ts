@@ -65,9 +65,15 @@ test('equal ends, and the front half of another board', async ({ page }) => {
   await expect.poll(async () => (await width('Tail 12')) === (await width('Nose 12'))).toBe(true);
   await page.getByRole('button', { name: /^Undo: equal ends/ }).click();
   const tail = inches(await width('Tail 12'));
-  await page.getByRole('button', { name: 'More', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Front half of' }).hover();
-  await page.getByRole('menuitem', { name: /^Gannet/ }).click();
+  await page.getByRole('button', { name: 'Take the outline from' }).click();
+  await page.getByRole('dialog').getByText('front half', { exact: true }).click();
+  await page.getByRole('combobox', { name: 'Board to take it from' }).fill('Gannet, ');
+  await page
+    .getByRole('option', { name: 'Gannet, 6' })
+    .or(page.locator('.ant-select-item-option', { hasText: /^Gannet, 6/ }))
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('button', { name: /^Undo: front half of Gannet/ })).toBeVisible();
   expect(Math.abs(inches(await width('Tail 12')) - tail)).toBeLessThan(0.5);
 });

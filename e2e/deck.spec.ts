@@ -1,5 +1,5 @@
 // The deck and its features, tips, and what a mark of one's own does to the line.
-import { expect, litres, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 /** Works a feature into the deck. */
 async function work(page: Parameters<typeof startBoard>[0], name: RegExp): Promise<void> {
@@ -113,4 +113,42 @@ test('going through every field without typing changes nothing of a board that n
   }
   await step(page, 'Make');
   expect(await file()).toBe(before);
+});
+
+test('parts are taken from a model and from the shop’s own library, each one step back', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Rocker');
+  await page.getByRole('button', { name: 'Take the rocker from' }).click();
+  await page.getByRole('combobox', { name: 'Board to take it from' }).fill('Gannet, ');
+  await page
+    .getByRole('option', { name: 'Gannet, 6' })
+    .or(page.locator('.ant-select-item-option', { hasText: /^Gannet, 6/ }))
+    .last()
+    .click();
+  // 5 7/8 on 6'8 is 5 5/16 on 6'0: the middle keeps its radius for the length.
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText('nose');
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel('Nose tip lift')).toHaveValue('5 5/16');
+  await page.getByRole('button', { name: 'Take the rocker from' }).click();
+  await page.getByLabel('Name in the library').fill('Big day');
+  await page.getByRole('button', { name: 'Keep this board’s rocker' }).click();
+  await expect(page.getByRole('button', { name: 'Take Big day out of the library' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Undo: rocker of Gannet/ }).click();
+  await expect(page.getByLabel('Nose tip lift')).toHaveValue('5 1/8');
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Take the rocker from' }).click();
+  await choose(page, 'Board to take it from', /^Big day/);
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel('Nose tip lift')).toHaveValue('5 5/16');
+});
+
+test('a board becomes another kind, and what goes by it is said', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Another kind of board' }).hover();
+  await page.getByRole('menuitem', { name: 'twin' }).click();
+  await expect(page.getByText('The shape stays.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo: twin' })).toBeVisible();
 });

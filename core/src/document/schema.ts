@@ -98,13 +98,13 @@ export type Mark = z.infer<typeof markSchema>;
 const givingMarkSchema = z.strictObject({
   ...place,
   value_mm: mm(-1000, 1500, 'The number there'),
-  give_mm: mm(0.05, 50, 'Soft mark: how far the line may stay off it').optional(),
+  give_mm: mm(0.01, 50, 'Soft mark: how far the line may stay off it').optional(),
 });
 
 const outlineMarkSchema = z.strictObject({
   ...place,
   value_mm: mm(0, 1500, 'Full width there'),
-  give_mm: mm(0.05, 50, 'Soft mark: how far the half width may stay off it').optional(),
+  give_mm: mm(0.01, 50, 'Soft mark: how far the half width may stay off it').optional(),
 });
 export type OutlineMark = z.infer<typeof outlineMarkSchema>;
 

@@ -1,4 +1,7 @@
 import * as z from 'zod';
+import { migrated } from '../document/migrations.ts';
+import { boardSchema } from '../document/schema.ts';
+import { PARTS } from '../edit/take.ts';
 import { understood } from '../document/kept.ts';
 import { ROCKER_READINGS } from '../measure/rockerReading.ts';
 import { schoolsSchema, USUAL_SCHOOLS } from '../rider/schools.ts';
@@ -13,6 +16,15 @@ export type PrintsOn = (typeof PRINTS_ON)[number];
 
 /** A check square of 100 mm can measure so little or so much before it is no printer's fault any more. */
 const checkSquare = z.number().min(93).max(108);
+
+/** A part of a board kept by name: with it the board it is of, so that it can be brought to another length by its rule. */
+export const MOST_KEPT = 60;
+export const keptPartSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: z.string().trim().min(1).max(60),
+  part: z.enum(PARTS),
+  board: z.preprocess((stored) => migrated(stored), boardSchema),
+});
 
 /** The shop's own choices: one schema for what is written and what is read. */
 export const settingsSchema = z.strictObject({
@@ -32,7 +44,10 @@ export const settingsSchema = z.strictObject({
   schools: schoolsSchema,
   /** Stages, days, hours, prices and figures of the shop as a place of work. */
   workshop: workshopSchema,
+  /** Parts of boards the shop keeps by a name of its own. */
+  library: z.array(keptPartSchema).max(MOST_KEPT),
 });
+export type KeptPart = z.infer<typeof keptPartSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
 export const USUAL_SETTINGS: Settings = {
@@ -47,6 +62,7 @@ export const USUAL_SETTINGS: Settings = {
   reading: 'flat',
   schools: USUAL_SCHOOLS,
   workshop: USUAL_WORKSHOP,
+  library: [],
 };
 
 /** Settings as they were kept, each part that cannot be read as usual. Never throws. */

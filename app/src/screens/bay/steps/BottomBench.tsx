@@ -27,6 +27,7 @@ import { writerOf } from '@june-tide/core/judge';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
+import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 
 const DEEPEST_mm = 40;
@@ -99,6 +100,7 @@ export function BottomBench() {
       )}
       <NoRoom />
       {layers[inHand] && <DepthMarks index={inHand} layer={layers[inHand]} />}
+      <TakePart />
     </section>
   );
 }

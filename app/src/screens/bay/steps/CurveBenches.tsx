@@ -16,6 +16,7 @@ import { INCH_mm } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, useShed } from '../../../store/shed.ts';
+import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 import { MarksTable } from './MarksTable.tsx';
 import { NosePicker, TailPicker } from './EndPictures.tsx';
@@ -82,6 +83,7 @@ export function OutlineBench() {
       )}
       <WingsTable tools={<OutlineMore />} />
       <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
+      <TakePart />
     </section>
   );
 }
@@ -97,6 +99,7 @@ export function RockerBench() {
       <MarksTable curve="rocker" />
       <Reading />
       <Hollows stretches={hollowStretches(shape.rocker.line, 'up')} />
+      <TakePart />
     </section>
   );
 }
@@ -177,6 +180,7 @@ export function FoilBench() {
         .
       </p>
       <Hollows stretches={hollowStretches(shape.foil.line, 'in')} />
+      <TakePart />
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { stationName } from '../stationName.ts';
+import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 import { DeckFeatures } from './DeckFeatures.tsx';
 
@@ -93,6 +94,7 @@ export function DeckBench() {
         </Button>
       </div>
       <DeckFeatures />
+      <TakePart />
     </section>
   );
 }

@@ -15,6 +15,7 @@ import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { FinTemplateEditor } from './FinTemplate.tsx';
+import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 
 const ROLE_WORDS = { centre: 'Centre', front: 'Front pair', rear: 'Rear pair' } as const;
@@ -76,6 +77,7 @@ export function FinsBench() {
           </>
         )}
       </p>
+      <TakePart />
     </section>
   );
 }

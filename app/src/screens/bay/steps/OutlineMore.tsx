@@ -1,11 +1,11 @@
 import { Button, Dropdown, message } from 'antd';
 import { LockOutlined, UnlockOutlined } from '@ant-design/icons';
-import type { Board } from '@june-tide/core/document';
-import { joinedOutlines, withEqualEnds } from '@june-tide/core/edit';
-import { edit, editBoard, useShed } from '../../../store/shed.ts';
+import { type Board, FAMILIES, FAMILY_WORDS } from '@june-tide/core/document';
+import { FAMILY_DECIDES, withEqualEnds, withFamily } from '@june-tide/core/edit';
+import { edit, editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
-/** What is done to an outline as a whole: equal ends, a half of another board, the lock. */
+/** What is done to an outline as a whole: equal ends, another kind of board, the lock. */
 export function OutlineMore() {
   const { record } = useBay();
   const [notice, holder] = message.useMessage();
@@ -19,27 +19,6 @@ export function OutlineMore() {
     const result = editBoard(record.id, name, () => changed);
     if (!result.ok) void notice.error(`Not done: ${result.issues[0]?.words ?? 'it cannot be built'}.`, 8);
   };
-  const half = (which: 'front' | 'back', other: Board, name: string) =>
-    take(`${which} half of ${name}`, (board) => {
-      const joined = which === 'front' ? joinedOutlines(other, board) : joinedOutlines(board, other);
-      if (!joined.ok) return joined.reason;
-      if (joined.backWidths !== 1) {
-        const percent = Math.abs(100 * (joined.backWidths - 1)).toFixed(1);
-        const way = joined.backWidths > 1 ? 'wider' : 'narrower';
-        void notice.info(`The back half was drawn ${percent} % ${way} to meet the front.`, 8);
-      }
-      return { ...board, length_mm: joined.board.length_mm, outline: joined.board.outline };
-    });
-  const halves = (which: 'front' | 'back') => ({
-    key: which,
-    label: which === 'front' ? 'Front half of' : 'Back half of',
-    children: Object.values(useShed.getState().records)
-      .filter((other) => other.id !== record.id && other.archived !== true)
-      .map((other) => {
-        const name = `${other.board.name} ${other.number}`;
-        return { key: `${which}:${other.id}`, label: name, onClick: () => half(which, other.board, name) };
-      }),
-  });
   return (
     <>
       {holder}
@@ -49,8 +28,19 @@ export function OutlineMore() {
         menu={{
           items: [
             { key: 'equal', label: 'Equal ends', onClick: () => take('equal ends', withEqualEnds) },
-            halves('front'),
-            halves('back'),
+            {
+              key: 'family',
+              label: 'Another kind of board',
+              children: FAMILIES.map((family) => ({
+                key: family,
+                label: FAMILY_WORDS[family],
+                disabled: family === record.board.family,
+                onClick: () => {
+                  editBoard(record.id, FAMILY_WORDS[family], (b) => withFamily(b, family));
+                  void notice.info(FAMILY_DECIDES, 10);
+                },
+              })),
+            },
           ],
         }}
       >

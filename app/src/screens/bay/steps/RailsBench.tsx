@@ -9,6 +9,7 @@ import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
 import { stationName } from '../stationName.ts';
+import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 
 const PRESET_NAMES = Object.keys(RAIL_PRESETS) as RailPresetName[];
@@ -138,6 +139,7 @@ export function RailsBench() {
           onChange={(fade_mm, nudge) => edge('edge fade', { fade_mm }, nudge ? 'field:fade' : undefined)}
         />
       </div>
+      <TakePart />
     </section>
   );
 }
