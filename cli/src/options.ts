@@ -19,6 +19,9 @@ export const options = {
   by: { type: 'string' },
   share: { type: 'string' },
   factor: { type: 'string' },
+  gain: { type: 'boolean' },
+  hard: { type: 'string' },
+  soft: { type: 'string' },
   help: { type: 'boolean' },
 } as const;
 

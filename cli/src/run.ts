@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { blend, exaggerate, exportTo, join, newBoard, scale, setPaths, solve } from './commands/change.ts';
+import { deck, marks, part, tips } from './commands/parts.ts';
 import { compare, listModels, measureBoard, stations, validate } from './commands/look.ts';
 import { Told } from './files.ts';
 import { type Command, type Console, options } from './options.ts';
@@ -21,6 +22,12 @@ const HELP = `June Tide at the command line
                                               move one lever until a measure has the value
   jt compare FILE FILE [--json]               every number of two boards and the levers that differ
   jt join FRONT BACK --out FILE               front half of one outline on the back half of another
+  jt part FILE PART FROM [--out FILE]         outline, front, back, rocker, foil, deck, rails, bottom or fins of another
+  jt deck FILE [--json]                       the crown, what is worked into the deck and its litres
+  jt deck FILE add flat|dome|sDeck|beak|step | set N key=value ... | off N | --factor 0.9  [--out FILE]
+  jt tips FILE [nose=1/4] [pin=3/8]           plan radius of tips that close in a point
+  jt marks FILE [--gain] [--json]             marks, hard or soft, and how far each moves its line
+  jt marks FILE --hard outline.3 | --soft outline.3  [--out FILE]
   jt blend FILE FILE [--share 0.5] --out FILE
   jt exaggerate BASE OTHER [--factor 2] --out FILE
                                               the difference of two boards, times a factor
@@ -42,6 +49,10 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   solve,
   compare,
   join,
+  part,
+  deck,
+  tips,
+  marks,
   blend,
   exaggerate,
   export: exportTo,

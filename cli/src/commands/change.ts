@@ -147,7 +147,7 @@ export const exaggerate: Command = async ([base, other], values, console) => {
 };
 
 /** @throws Told when the board could not be built. */
-function checked(board: Board): Board {
+export function checked(board: Board): Board {
   const opened = boardFrom(board);
   if (opened.ok) return opened.board;
   const list = opened.issues.slice(0, 12).map((issue) => `\n  ${issue.path}: ${issue.words}`);

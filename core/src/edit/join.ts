@@ -86,18 +86,22 @@ function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
   const { tail, wings } = back.board.outline;
   const reach = { nose: endReach(front.board.outline).nose_mm, tail: endReach(back.board.outline).tail_mm };
   const room = Math.floor(MOST_MARKS / 2);
-  const frontMarks = alongHalf(ahead, reach.nose, room, ownStations(front, 'nose')).map((at_mm): OutlineMark => ({
-    from: 'nose',
-    at_mm,
-    give_mm: GIVE_mm,
-    value_mm: 2 * halfBreadthAt(front.outline, front.board.length_mm - at_mm),
-  }));
-  const backMarks = alongHalf(behind, reach.tail, room, ownStations(back, 'tail')).map((at_mm): OutlineMark => ({
-    from: 'tail',
-    at_mm,
-    give_mm: GIVE_mm,
-    value_mm: 2 * backHalf(back, at_mm, backWidths),
-  }));
+  const marks = (end: 'nose' | 'tail', of: Shape, half_mm: number, reach_mm: number, width: (at: number) => number) => {
+    const own = ownStations(of, end);
+    return alongHalf(half_mm, reach_mm, room, own).map((at_mm): OutlineMark => {
+      const mark = { from: end, at_mm, value_mm: width(at_mm) };
+      // The half's own marks are met; what is set between them only holds it.
+      return own.includes(at_mm) ? mark : { ...mark, give_mm: GIVE_mm };
+    });
+  };
+  const frontMarks = marks(
+    'nose',
+    front,
+    ahead,
+    reach.nose,
+    (at) => 2 * halfBreadthAt(front.outline, front.board.length_mm - at),
+  );
+  const backMarks = marks('tail', back, behind, reach.tail, (at) => 2 * backHalf(back, at, backWidths));
   return {
     ...front.board,
     name: `${front.board.name} on ${back.board.name}`.slice(0, 80),

@@ -41,6 +41,26 @@ export function finArea_mm2(template: FinTemplate): number {
   return template.base_mm * template.depth_mm * (trapezoid + rounded);
 }
 
+/**
+ * Centroid of one side of a fin: x from the trailing edge of the base toward the nose, z from the base; mm. By Simpson over the depth
+ * to 1e-6 of it: ∫ middle × chord dη and ∫ η × chord dη over ∫ chord dη.
+ */
+export function finCentroid(template: FinTemplate): { x_mm: number; z_mm: number } {
+  const PANELS = 64;
+  const sums = { chord: 0, x: 0, z: 0 };
+  // Depth runs as a sine, so that the round of the tip is as smooth as the rest.
+  for (let k = 0; k <= 2 * PANELS; k++) {
+    const angle = (Math.PI / 2) * (k / (2 * PANELS));
+    const share = Math.sin(angle);
+    const { rear_mm, front_mm } = finChord(template, share);
+    const weight = (k === 0 || k === 2 * PANELS ? 1 : k % 2 === 1 ? 4 : 2) * Math.cos(angle) * (front_mm - rear_mm);
+    sums.chord += weight;
+    sums.x += (weight * (front_mm + rear_mm)) / 2;
+    sums.z += weight * share * template.depth_mm;
+  }
+  return { x_mm: sums.x / sums.chord, z_mm: sums.z / sums.chord };
+}
+
 /** What tells one template from another. Area in mm², the sweep of the tip behind the trailing edge of the base, mm. */
 export function finNumbers(template: FinTemplate): {
   area_mm2: number;

@@ -7,7 +7,7 @@ import { meshFaults } from '../testing/validateMesh.ts';
 import { withTail } from '../edit/size.ts';
 import { finTroubles, setupTroubles, toeLines } from './checks.ts';
 import { finFaces, nacaHalfThickness } from './finFoil.ts';
-import { finArea_mm2, finMesh, finNumbers, finPlan } from './finShape.ts';
+import { finArea_mm2, finCentroid, finMesh, finNumbers, finPlan } from './finShape.ts';
 import { ALSO_SERVES, FIN_TEMPLATES, finBoxes, withSetup } from './placement.ts';
 import { placedFins } from './placed.ts';
 import { finSpots } from './spots.ts';
@@ -55,6 +55,27 @@ describe('templates', () => {
     const numbers = finNumbers(template);
     expect(numbers.aspect).toBeGreaterThan(0.3);
     expect(Math.max(...plan.map((p) => p.z_mm))).toBeCloseTo(template.depth_mm, 9);
+  });
+
+  it('has the centroid of its own outline, by the shoelace, and of a plain trapezoid by its handbook form', () => {
+    const template = FIN_TEMPLATES.keel;
+    const points = finPlan(template, 4000);
+    let [twice, x, z] = [0, 0, 0];
+    points.forEach((p, i) => {
+      const q = points[(i + 1) % points.length];
+      const cross = p.x_mm * q.z_mm - q.x_mm * p.z_mm;
+      twice += cross;
+      x += ((p.x_mm + q.x_mm) * cross) / 3;
+      z += ((p.z_mm + q.z_mm) * cross) / 3;
+    });
+    const centroid = finCentroid(template);
+    expect(centroid.x_mm).toBeCloseTo(x / twice, 3);
+    expect(centroid.z_mm).toBeCloseTo(z / twice, 3);
+    // Below the round of the tip a fin is a trapezoid: h (a + 2 b) / (3 (a + b)) from the base of width a (any handbook of mechanics).
+    const blunt = finCentroid({ ...template, tip: 0.9, rake_rad: 0 });
+    const trapezoid = (template.depth_mm * (1 + 2 * 0.9)) / (3 * 1.9);
+    expect(Math.abs(blunt.z_mm / trapezoid - 1)).toBeLessThan(0.06);
+    expect(blunt.x_mm).toBeCloseTo(template.base_mm / 2, 9);
   });
 
   it('stand on their base and lean back by their rake: half depth and tip by hand', () => {

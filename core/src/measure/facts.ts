@@ -9,7 +9,7 @@ import { measure, type Measures, TWELVE_mm } from './measure.ts';
 import { railThicknessAt } from './stationTable.ts';
 import { blendAt } from '../curve/blend.ts';
 import { finBoxes } from '../fins/placement.ts';
-import { finArea_mm2 } from '../fins/finShape.ts';
+import { finArea_mm2, finCentroid } from '../fins/finShape.ts';
 import { railAt, type RailAt } from '../rails/rails.ts';
 import { INCH_mm } from '../units/length.ts';
 
@@ -288,6 +288,33 @@ export class Facts {
   }
   get finDepth_mm(): number {
     return Math.max(0, ...this.board.fins.boxes.map((box) => box.template.depth_mm));
+  }
+  /** Centre of the area of all fins, from the tail along the stringer; 0 without fins. */
+  get finCentre_mm(): number {
+    return this.overFins(({ trailingEdge_mm, template }) => trailingEdge_mm + finCentroid(template).x_mm);
+  }
+  /** Centre of the area of all fins, below their bases; 0 without fins. */
+  get finCentreDepth_mm(): number {
+    return this.overFins(({ template }) => finCentroid(template).z_mm);
+  }
+  /** A number of each box, meant over the area of the fins. */
+  private overFins(read: (box: FinBox) => number): number {
+    const total = this.finArea_mm2;
+    if (total === 0) return 0;
+    const sum = this.board.fins.boxes.reduce(
+      (s, box) => s + (box.role === 'centre' ? 1 : 2) * finArea_mm2(box.template) * read(box),
+      0,
+    );
+    return sum / total;
+  }
+  /** Square of the depth over the area of the foremost fins: slender is more. */
+  get finSlenderness(): number {
+    return this.lead ? this.lead.template.depth_mm ** 2 / finArea_mm2(this.lead.template) : 0;
+  }
+  /** The fin behind the front pair, a rear or a centre one, over one of that pair by area; 0 unless there are both. */
+  get finSetRatio(): number {
+    const behind = this.board.fins.boxes.find(({ role }) => role !== 'front');
+    return this.front && behind ? finArea_mm2(behind.template) / finArea_mm2(this.front.template) : 0;
   }
   /** Centre fin's area over one side fin's; undefined unless there are both. */
   get centreShare(): number | undefined {

@@ -10,7 +10,8 @@ import {
   toeLines,
   withSetup,
 } from '@june-tide/core/fins';
-import { styleApart } from '@june-tide/core/units';
+import { Facts } from '@june-tide/core/measure';
+import { formatArea, styleApart } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -25,6 +26,8 @@ const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 export function FinsBench() {
   const { record, shape } = useBay();
   const { board } = record;
+  const style = useLengthStyle();
+  const facts = new Facts(shape);
   const troubles = finTroubles(shape);
   const [toe] = toeLines(shape);
   const also = ALSO_SERVES[board.fins.setup];
@@ -68,7 +71,10 @@ export function FinsBench() {
         <Trouble key={`${trouble.code}${trouble.box}`} trouble={trouble} role={board.fins.boxes[trouble.box].role} />
       ))}
       <p className="quiet above-6 below-0">
-        To the trailing edge of the base, along the stringer.
+        To the trailing edge of the base, along the stringer. All of it {formatArea(facts.finArea_mm2, style, 1)}, its
+        centre <Measure mm={facts.finCentre_mm} /> up and <Measure mm={facts.finCentreDepth_mm} /> down; depth to area{' '}
+        {facts.finSlenderness.toFixed(2)}
+        {facts.finSetRatio > 0 && `, set ratio ${facts.finSetRatio.toFixed(2)}`}.
         {toe && (
           <>
             {' '}
