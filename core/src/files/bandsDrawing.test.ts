@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { shapeOf } from '../shape/shape.ts';
 import { bandsAt, railBands } from '../make/railBands.ts';
 import { modelNamed } from '../models/models.ts';
-import { halfBreadthAt } from '../outline/outline.ts';
+import { halfBreadthAt, notchHalfBreadthAt } from '../outline/outline.ts';
 import { bandLines, bandsDrawing } from './bandsDrawing.ts';
 
 const shape = shapeOf(modelNamed('Slack Water')!);
@@ -20,6 +20,16 @@ describe('the drawing of the rail bands', () => {
         expect(y_mm).toBeLessThanOrEqual(halfBreadthAt(shape.outline, x_mm) + 1e-9);
       }
     });
+  });
+
+  it('draws no line across the notch of a swallow or a half-moon', () => {
+    for (const name of ['Kettle', 'Peat Fire', 'Two Stairs']) {
+      const split = shapeOf(modelNamed(name)!);
+      const { deck, under } = bandLines(split, railBands(split, { deck: 3, under: 1 }), 400);
+      for (const { x_mm, y_mm } of [...deck, ...under].flat()) {
+        expect(y_mm).toBeGreaterThanOrEqual(notchHalfBreadthAt(split.outline, x_mm));
+      }
+    }
   });
 
   it('is at true scale: its outline is the board’s, its deck lines lie on one side and those under on the other', () => {

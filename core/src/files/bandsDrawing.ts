@@ -1,6 +1,6 @@
 import type { Shape } from '../shape/shape.ts';
 import { bandsAt, bandTable, type BandStation, type RailBands, railBands } from '../make/railBands.ts';
-import { outlinePoints } from '../outline/outline.ts';
+import { notchHalfBreadthAt, outlinePoints } from '../outline/outline.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { type Drawing, type DrawnLine, type DrawnText, framed } from './drawing.ts';
 
@@ -17,7 +17,10 @@ export function bandLines(shape: Shape, bands: RailBands, count = 160): { deck: 
   );
   const lines = (side: 'deck' | 'under') =>
     Array.from({ length: bands.counts[side] }, (_, k) =>
-      rows.map((row) => ({ x_mm: row.x_mm, y_mm: Math.max(0, row.half_mm - row[side][k].in_mm) })),
+      rows
+        .map((row) => ({ x_mm: row.x_mm, y_mm: Math.max(0, row.half_mm - row[side][k].in_mm) }))
+        // In a notch there is no board to draw on.
+        .filter(({ x_mm, y_mm }) => y_mm >= notchHalfBreadthAt(shape.outline, x_mm)),
     );
   return { deck: lines('deck'), under: lines('under') };
 }

@@ -49,7 +49,10 @@ describe('rail bands', () => {
             const points = finished(shape, x, side);
             // The square side stands at the half width; the plane's height there from the corner of the banded section.
             const ring = bandedSection(shape, bands, x);
-            const corner = side === 'deck' ? ring.slice(0, counts.deck + 2) : ring.slice(counts.deck + 2).reverse();
+            // The crown, then a point where the deck turns down and the corners of its bands; then those under, and the bottom.
+            const under = ring.length - (counts.under + 2);
+            const deck = under - (counts.deck + 2);
+            const corner = side === 'deck' ? ring.slice(deck, under) : ring.slice(under).reverse();
             at[side].forEach(({ slope_rad }, k) => {
               const face = corner[k + 1];
               const off = points.map(
@@ -63,6 +66,13 @@ describe('rail bands', () => {
       }
     },
   );
+
+  it('begin where the deck turns down: the first within 4 in of the rail of every shortboard, where it was far in over the crown', () => {
+    for (const board of models().filter(({ family }) => family === 'shortboard')) {
+      const shape = shapeOf(board);
+      for (const { deck } of bandTable(shape, railBands(shape))) expect(deck[0].in_mm).toBeLessThan(4 * INCH_mm);
+    }
+  });
 
   it('leave less foam the more there are, and never less than none, on every model', () => {
     for (const board of models()) {

@@ -10,6 +10,7 @@ import {
   railCorner,
   type RailSide,
   standsOff,
+  touchedBy,
 } from './railCorner.ts';
 
 /** How many flat cuts: on the deck side and under. */
@@ -195,9 +196,14 @@ export function bandedSection(shape: Shape, bands: RailBands, x_mm: number): { y
     const corner = railCorner(section, side);
     const faces = [corner.plane_rad, ...anglesAt(corner, bands[side], u), Math.PI / 2];
     const sign = side === 'deck' ? 1 : -1;
-    const start = { y_mm: corner.chain[0], z_mm: sign * corner.chain[1] };
+    // The crown is shaped before the bands: the deck as it is, to where they begin.
+    const touched = side === 'deck' ? touchedBy(corner, corner.plane_rad) : 0;
+    const start = Array.from({ length: touched + 1 }, (_, i) => ({
+      y_mm: corner.chain[2 * i],
+      z_mm: sign * corner.chain[2 * i + 1],
+    }));
     const met = faces.slice(1).map((face, k) => facesMeet(corner, faces[k], face));
-    return [start, ...met.map(({ y_mm, q_mm }) => ({ y_mm, z_mm: sign * q_mm }))];
+    return [...start, ...met.map(({ y_mm, q_mm }) => ({ y_mm, z_mm: sign * q_mm }))];
   };
   return [...along('deck'), ...along('under').reverse()];
 }

@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { modelNamed } from '../models/index.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
-import { facesMeet, foamOutside, meetsSide, type RailCorner, railCorner, standsOff } from './railCorner.ts';
+import {
+  DECK_TURNS_DOWN_rad,
+  facesMeet,
+  foamOutside,
+  meetsSide,
+  type RailCorner,
+  railCorner,
+  standsOff,
+} from './railCorner.ts';
 
 const deg = (angle: number) => (angle * Math.PI) / 180;
 
@@ -56,7 +64,7 @@ describe('the corners of a section', () => {
   const section = sectionAt(shape, shape.board.length_mm / 2)!;
 
   it('lie on a plane as steep as the bottom where its edge begins: 2 d v over the edge for a roll', () => {
-    expect(railCorner(section, 'deck').plane_rad).toBe(0);
+    expect(railCorner(section, 'deck').plane_rad).toBe(DECK_TURNS_DOWN_rad);
     const steep = Math.atan((2 * 6 * section.bottomEnd) / section.edgeY_mm);
     expect(railCorner(section, 'under').plane_rad).toBeCloseTo(steep, 5);
     const flat = sectionAt(rolled(0), shape.board.length_mm / 2)!;
@@ -82,7 +90,7 @@ describe('the corners of a section', () => {
 
   it('have outside them what the square holds less what the rail holds, by trapezoids', () => {
     for (const [side, plane] of [
-      ['deck', 0],
+      ['deck', DECK_TURNS_DOWN_rad],
       ['under', railCorner(section, 'under').plane_rad],
     ] as const) {
       const corner = railCorner(section, side);

@@ -3,9 +3,9 @@ import { halfPoints, walkHalf } from '../section/walk.ts';
 import { bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 
 /**
- * One corner of the square blank that a rail is cut from: above it the deck falls to the apex, under it the bottom rises
- * to it. y is out to the rail; q is height over the bottom at the stringer, for the under side its negative, so that both
- * corners look alike: a plane (deck or bottom), a square side at y = half_mm, and the rail inside them.
+ * One corner of the square blank that a rail is cut from: above it the deck, its crown shaped, falls to the apex, under it the bottom
+ * rises to it. y is out to the rail; q is height over the bottom at the stringer, for the under side its negative, so that both
+ * corners look alike: a plane (the deck's where it turns down, or the bottom's), a square side at y = half_mm, and the rail inside them.
  */
 export interface RailCorner {
   readonly half_mm: number;
@@ -20,6 +20,12 @@ export interface RailCorner {
   /** Foam between the chain and a rail that is hollow in places (a stepped rail), mm². */
   readonly pocket_mm2: number;
 }
+
+/**
+ * The crown is shaped before the rails, as a stage of its own: bands begin where the deck has turned down so far. Common practice, from
+ * memory.
+ */
+export const DECK_TURNS_DOWN_rad = (8 * Math.PI) / 180;
 
 /** Which corner: of the deck or of the bottom. */
 export type RailSide = 'deck' | 'under';
@@ -41,7 +47,7 @@ export function railCorner(section: Section, side: RailSide): RailCorner {
     const end = apex + 2 * (COUNTS.under + COUNTS.fillet);
     for (let k = end; k >= apex; k -= 2) points.push(flat[k], -flat[k + 1]);
   }
-  return cornerOf(points, side === 'deck' ? 0 : bottomAngle(section));
+  return cornerOf(points, side === 'deck' ? DECK_TURNS_DOWN_rad : bottomAngle(section));
 }
 
 /** Slope of the bottom where its edge begins, as an angle, which is that of its normal too: concave falls, vee and roll rise. */
@@ -91,7 +97,7 @@ function upperHull(points: readonly number[]): Float64Array {
 }
 
 /** The point of the rail that a face of this normal angle touches: its place in the chain. */
-function touchedBy(corner: RailCorner, angle_rad: number): number {
+export function touchedBy(corner: RailCorner, angle_rad: number): number {
   const { turns } = corner;
   let low = 0;
   let high = turns.length;

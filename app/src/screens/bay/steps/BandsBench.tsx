@@ -65,9 +65,10 @@ export function BandsBench() {
           <BandTable bands={bands} />
           <BandSection bands={bands} />
           <p className="quiet above-4 below-4">
-            Each cut touches the finished rail and never goes into it. In: from the rail to the inner edge of the cut,
-            held level. Down: on the square side, from the deck. Up: on the side, from the bottom. Cut from the deck
-            outward, join the marks with a batten, then sand.
+            The crown is shaped first: bands begin where the deck has turned down 8 degrees. Each cut touches the
+            finished rail and never goes into it. In: from the rail to the inner edge of the cut, held level. Down: on
+            the square side, from where the deck’s slope there meets it. Up: on the side, from the bottom. Cut from the
+            deck outward, join the marks with a batten, then sand.
           </p>
         </>
       )}
