@@ -14,7 +14,7 @@ export function fillOf(board: Board): number {
 }
 
 /** Widths toward the ends give so much of what thicknesses there give to keep the fill. Our own. */
-const OF_WIDTHS = 0.5;
+const OF_WIDTHS = 0.2;
 /** The fill is kept to this. */
 const FILL_KEPT = 0.0002;
 

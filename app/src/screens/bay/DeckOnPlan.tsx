@@ -26,10 +26,19 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
               d={`M${upper.join('L')}L${lower.join('L')}Z`}
               fill="var(--coral)"
               fillOpacity={0.07}
-              stroke="var(--coral)"
+              stroke={level === 1 ? 'none' : 'var(--coral)'}
               strokeDasharray="6 4"
               strokeWidth={1.4}
             />
+            {level === 1 && (
+              // Where it reaches to the rails the board's own line is its edge.
+              <path
+                d={`M${upper[0]}L${lower[count]}M${upper[count]}L${lower[0]}`}
+                stroke="var(--coral)"
+                strokeDasharray="6 4"
+                strokeWidth={1.4}
+              />
+            )}
             <text
               x={scale.x((from + to) / 2)}
               y={scale.centre - 8 - 20 * (i % 3)}
