@@ -7,7 +7,7 @@ import { endReach, halfBreadthAt } from '../outline/outline.ts';
 import { wingsAt } from '../outline/wings.ts';
 
 /** So far either way of the join the line is faired anew; beyond it each half is what it was. */
-export const JOIN_ZONE_mm = 200;
+const JOIN_ZONE_mm = 200;
 /** The first mark of a half stands so far from its end: nearer, it would hold the tip and nothing else. */
 const FIRST_mm = 45;
 /** How well the marks along a half hold it, half width: softer they would let it drift, harder they would pull at one another. */

@@ -19,7 +19,7 @@ const checkSquare = z.number().min(93).max(108);
 
 /** A part of a board kept by name: with it the board it is of, so that it can be brought to another length by its rule. */
 export const MOST_KEPT = 60;
-export const keptPartSchema = z.strictObject({
+const keptPartSchema = z.strictObject({
   id: z.string().min(1).max(60),
   name: z.string().trim().min(1).max(60),
   part: z.enum(PARTS),
