@@ -35,3 +35,63 @@ describe('the steps of the board document', () => {
     );
   });
 });
+
+describe('version 1 to 2: tips and deck', () => {
+  const old = {
+    version: 1,
+    length_mm: 1800,
+    notes: 'Mine.',
+    outline: {
+      widePoint_mm: 20,
+      nose: { kind: 'pointed', curve_rad: 0.7 },
+      tail: { kind: 'thumb', block_mm: 150, depth_mm: 90 },
+      marks: [
+        { from: 'tail', at_mm: 304.8, value_mm: 370 },
+        { from: 'tail', at_mm: 40, value_mm: 145.9 },
+        { from: 'nose', at_mm: 1750, value_mm: 140 },
+        { from: 'centre', at_mm: -860, value_mm: 141 },
+        { from: 'wide', at_mm: -880, value_mm: 142 },
+        { from: 'nose', at_mm: 304.8, value_mm: 300 },
+      ],
+    },
+    deck: {
+      crown: [],
+      features: [
+        { kind: 'flat', width: 0.4 },
+        { kind: 'beak', length_mm: 220, thickness_mm: 9 },
+        { kind: 'sDeck', from: 'centre', at_mm: 100, length_mm: 700, drop_mm: 3 },
+        { kind: 'step', length_mm: 500, inset_mm: 50, drop_mm: 6, fade_mm: 200 },
+      ],
+    },
+  };
+  const now = migrated(old, BOARD_MIGRATIONS, 2) as typeof old;
+
+  it('leaves tips needles and gives deck features the numbers that were fixed', () => {
+    expect(now.outline.nose).toEqual({ kind: 'pointed', curve_rad: 0.7, tip_mm: 0 });
+    expect(now.outline.tail).toEqual({ kind: 'thumb', block_mm: 150, depth_mm: 90, tip_mm: 0 });
+    expect(now.deck.features).toEqual([
+      { kind: 'flat', width: 0.4, from: 'centre', at_mm: 0, length_mm: 1840, fade_mm: 20 },
+      { kind: 'beak', length_mm: 220, thickness_mm: 9, fade_mm: 220, roll: 0.8 },
+      { kind: 'sDeck', from: 'centre', at_mm: 100, length_mm: 700, drop_mm: 3, fade_mm: 350 },
+      { kind: 'step', length_mm: 500, inset_mm: 50, drop_mm: 6, fade_mm: 200 },
+    ]);
+  });
+
+  it('takes off the marks within the corners of the tail, whatever they are tied to, and says which in the notes', () => {
+    expect(now.outline.marks.map(({ value_mm }) => value_mm)).toEqual([370, 300]);
+    expect(now.notes).toContain('Mine.');
+    expect(now.notes).toContain('145.9 mm wide 40 mm from the tail');
+    expect(now.notes).toContain('140 mm wide 1750 mm from the nose');
+    expect(old.outline.marks).toHaveLength(6);
+  });
+
+  it('leaves what is no board to the schema', () => {
+    for (const data of [
+      { version: 1 },
+      { version: 1, outline: 7, deck: [] },
+      { version: 1, outline: { marks: 'x' } },
+    ]) {
+      expect(migrated(data, BOARD_MIGRATIONS, 2)).toMatchObject({ version: 2 });
+    }
+  });
+});

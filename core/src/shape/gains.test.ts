@@ -79,6 +79,18 @@ describe('the gain of a mark', () => {
   });
 });
 
+describe('a soft mark that gave up its hold', () => {
+  it('is named, and one that is only missed by its give is not', () => {
+    const far = shapeOf(crowded('outline', 25, -6, false));
+    const [own] = curveGains(far, 'outline').slice(-1);
+    expect(own).toMatchObject({ mark: 2, soft: true, givenUp: true });
+    expect(levers(far)).toContainEqual(own);
+    const near = shapeOf(crowded('outline', 25, -1, false));
+    expect(curveGains(near, 'outline').slice(-1)).toMatchObject([{ soft: true, givenUp: false }]);
+    expect(levers(near)).toEqual([]);
+  });
+});
+
 describe('a new mark', () => {
   it('is soft by its reading error, and set on the line it changes nothing', () => {
     for (const curve of CURVES) {
