@@ -2,6 +2,7 @@ import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import 'fake-indexeddb/auto';
 import type * as Db from './db.ts';
 import type * as Shed from './shed.ts';
+import type * as State from './shedState.ts';
 import { type Blank, usualShelf } from '@june-tide/core/make';
 import { modelNamed } from '@june-tide/core/models';
 
@@ -12,20 +13,27 @@ class OtherTabs {
   addEventListener(_type: string, take: (event: { data: unknown }) => void) {
     hear = (data) => take({ data: structuredClone(data) });
   }
-  postMessage(data: { kind: string }) {
-    said.push(structuredClone(data));
+  postMessage(data: { kind?: string }) {
+    // The database tells its own changes on a channel of its own: they are none of ours.
+    if (data.kind !== undefined) said.push(structuredClone({ ...data, kind: data.kind }));
   }
 }
 Object.assign(globalThis, { BroadcastChannel: OtherTabs });
 
 let shed: typeof Shed;
 let db: typeof Db.db;
-const settle = () => new Promise((resolve) => setTimeout(resolve, 40));
+let queue: typeof State.queue;
+/** Waits until all is on disk, and a moment more for what is told after it. */
+const settle = async () => {
+  do await new Promise((resolve) => setTimeout(resolve, 20));
+  while (queue.busy);
+};
 const state = () => shed.useShed.getState();
 
 beforeAll(async () => {
   shed = await import('./shed.ts');
   ({ db } = await import('./db.ts'));
+  ({ queue } = await import('./shedState.ts'));
 });
 beforeEach(async () => {
   await settle();
