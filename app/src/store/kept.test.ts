@@ -4,7 +4,9 @@ import { blankSchema, MOST_PRICE_LINES, usualShelf } from '@june-tide/core/make'
 import { modelNamed } from '@june-tide/core/models';
 import { boardRecordSchema, MOST_RIDES, type Settings, settingsSchema } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
+import { onDisk } from '../testing/onDisk.ts';
 import { db } from './db.ts';
+import { queue } from './shedState.ts';
 import {
   addBoard,
   changeSettings,
@@ -22,7 +24,7 @@ import {
   useShed,
 } from './shed.ts';
 
-const settle = () => new Promise((resolve) => setTimeout(resolve, 60));
+const settle = () => onDisk(queue);
 const model = modelNamed('Slack Water')!;
 const state = () => useShed.getState();
 const prices = () => state().settings.workshop.prices;

@@ -1,7 +1,9 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { modelNamed } from '@june-tide/core/models';
 import { boardRecordSchema } from '@june-tide/core/record';
+import { onDisk } from '../testing/onDisk.ts';
 import { db } from './db.ts';
+import { queue } from './shedState.ts';
 import { today } from './today.ts';
 import {
   addBoard,
@@ -18,7 +20,7 @@ import {
   useShed,
 } from './shed.ts';
 
-const settle = () => new Promise((resolve) => setTimeout(resolve, 60));
+const settle = () => onDisk(queue);
 const model = modelNamed('Slack Water')!;
 const widthOf = (id: string) => useShed.getState().records[id].board.outline.width_mm;
 const widen = (id: string, width_mm: number) =>

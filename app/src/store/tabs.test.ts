@@ -1,6 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import 'fake-indexeddb/auto';
 import type * as Db from './db.ts';
+import { onDisk } from '../testing/onDisk.ts';
 import type * as Shed from './shed.ts';
 import type * as State from './shedState.ts';
 import { type Blank, usualShelf } from '@june-tide/core/make';
@@ -23,11 +24,7 @@ Object.assign(globalThis, { BroadcastChannel: OtherTabs });
 let shed: typeof Shed;
 let db: typeof Db.db;
 let queue: typeof State.queue;
-/** Waits until all is on disk, and a moment more for what is told after it. */
-const settle = async () => {
-  do await new Promise((resolve) => setTimeout(resolve, 20));
-  while (queue.busy);
-};
+const settle = () => onDisk(queue);
 const state = () => shed.useShed.getState();
 
 beforeAll(async () => {
