@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { thinned } from '../testing/runs.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { modelNamed, models } from '../models/models.ts';
@@ -35,7 +36,7 @@ function distanceTo(ring: readonly { x_mm: number; y_mm: number }[], p: { x_mm: 
 }
 
 describe('rail gauges', () => {
-  it.each(models().map((board) => [board.name, board] as const))(
+  it.each(thinned(models(), 2).map((board) => [board.name, board] as const))(
     '%s: the edge of each card is the section, within 0.01 mm',
     (_name, board) => {
       const own = shapeOf(board);
