@@ -52,6 +52,15 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await expect.poll(litresLeft).toBeLessThan(three);
   await expect(page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row')).toHaveCount(14);
 
+  // A line held where the hand wants it stays there, and the file cuts it so.
+  await page.getByRole('button', { name: 'Hold deck 1' }).click();
+  await type(page, 'deck 1, Centre, in from the rail', '2 1/8');
+  const middle = page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row', { name: /^Centre/ });
+  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 15_000 });
+  await page.reload();
+  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 15_000 });
+  await expect(page.getByRole('button', { name: 'Let deck 1 go' })).toBeVisible();
+
   await makePart(page, 'Order');
   const due = dayjs(TEST_DAY).add(40, 'day').format('YYYY-MM-DD');
   await typeDay(page, 'Due', due);
@@ -119,7 +128,7 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await type(page, 'Thickness at the stringer, Nose 12', 'thick');
   await expect(page.getByRole('alert').filter({ hasText: /thick|number|length/i })).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(page.getByTestId('measured')).toContainText('3 of 28 measured, 2 out of tolerance');
+  await expect(page.getByTestId('measured')).toContainText('3 of 38 measured, 2 out of tolerance');
   await page.getByRole('button', { name: 'Make the as-built board' }).click();
   await expect(page.getByTestId('as-built')).toContainText(/As built \d+\.\d L, [+−]\d\.\d against the design/);
   const design = Number.parseFloat(await page.getByTestId('litres').innerText());

@@ -24,7 +24,7 @@ const WORK: { readonly [K in SolidKind]: (of: SolidWork[K]['of']) => Done<SolidW
     answer: rankedBlanks(shapeOf(board), shelf, allowance),
     transfer: [],
   }),
-  bands: ({ board, counts }) => ({ answer: railBands(shapeOf(board), counts), transfer: [] }),
+  bands: ({ board, plan }) => ({ answer: railBands(shapeOf(board), plan), transfer: [] }),
   solid: ({ board, to }) => {
     const answer = written(meshOf(shapeOf(board)), to, board.name);
     return { answer, transfer: [answer.buffer] };

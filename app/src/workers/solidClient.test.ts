@@ -31,13 +31,13 @@ function client() {
   return { asking, made };
 }
 const board = modelNamed('Slack Water')!;
-const counts = { deck: 3, under: 1 };
+const plan = { deck: 3, under: 1 };
 
 describe('asking the worker', () => {
   it('starts none until it is asked, and then one', () => {
     const { asking, made } = client();
     expect(made).toHaveLength(0);
-    void asking.ask('bands', { board, counts });
+    void asking.ask('bands', { board, plan });
     void asking.ask('lit', { board });
     expect(made).toHaveLength(1);
     expect(made[0].asked.map(({ revision }) => revision)).toEqual([1, 2]);
@@ -45,8 +45,8 @@ describe('asking the worker', () => {
 
   it('gives each answer to the one who asked, in whatever order they come', async () => {
     const { asking, made } = client();
-    const first = asking.ask('bands', { board, counts });
-    const second = asking.ask('bands', { board, counts: { deck: 4, under: 1 } });
+    const first = asking.ask('bands', { board, plan });
+    const second = asking.ask('bands', { board, plan: { deck: 4, under: 1 } });
     made[0].say({ revision: 2, ok: true, answer: 'four' });
     made[0].say({ revision: 1, ok: true, answer: 'three' });
     made[0].say({ revision: 99, ok: true, answer: 'stale' });

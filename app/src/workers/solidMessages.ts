@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import type { Allowance, BandCounts, Blank, RailBands, RankedBlank } from '@june-tide/core/make';
+import type { Allowance, BandPlan, Blank, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 
 /** The formats the bench asks a solid in. */
@@ -27,7 +27,7 @@ export interface SolidWork {
   shade: { of: ShadeOf; answer: DeckPicture };
   lit: { of: { board: Board }; answer: LitMesh };
   blanks: { of: { board: Board; shelf: readonly Blank[]; allowance: Allowance }; answer: RankedBlank[] };
-  bands: { of: { board: Board; counts: BandCounts }; answer: RailBands };
+  bands: { of: { board: Board; plan: BandPlan }; answer: RailBands };
   solid: { of: { board: Board; to: SolidFormat }; answer: Uint8Array<ArrayBuffer> };
 }
 export type SolidKind = keyof SolidWork;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { capped, heldWithin, risen, smootherstep, softMax, softMin, together } from './ease.ts';
+import { capped, heldWithin, risen, smootherstep, softly, softMax, softMin, together } from './ease.ts';
 
 const first = (f: (x: number) => number, x: number, h = 1e-5) => (f(x + h) - f(x - h)) / (2 * h);
 const second = (f: (x: number) => number, x: number, h = 1e-4) => (f(x + h) - 2 * f(x) + f(x - h)) / (h * h);
@@ -49,6 +49,18 @@ describe('steps, limits and the greater of two', () => {
     expect(heldWithin(1e4, 1, 10, 0.2)).toBeCloseTo(10, 12);
     // At a limit itself 3/16 of the width of its logarithm within it.
     expect(heldWithin(1, 1, 10, 0.2)).toBeCloseTo(Math.exp(0.0375), 12);
+  });
+
+  it('held softly is under both the number and its limit, whichever is less being nearly it, and bends without a corner', () => {
+    // At the limit itself 2^(-1/12) of it.
+    expect(softly(3, 3)).toBeCloseTo(3 * 2 ** (-1 / 12), 12);
+    expect(softly(3, 1)).toBeCloseTo(1, 5);
+    expect(softly(3, 1e6)).toBeCloseTo(3, 12);
+    expect(softly(1, 0.75) / 0.75).toBeCloseTo(1 - 0.0026, 4);
+    // A third derivative that jumped nowhere, where the two formulas meet.
+    const third = (x: number, h = 1e-3) =>
+      (softly(1, x + 2 * h) - 2 * softly(1, x + h) + 2 * softly(1, x - h) - softly(1, x - 2 * h)) / (2 * h ** 3);
+    expect(third(1 + 2e-3) / third(1 - 2e-3)).toBeCloseTo(1, 0);
   });
 
   it('risen is none where it is none and itself from its width on', () => {

@@ -15,6 +15,18 @@ export function capped(limit: number, value: number): number {
   return share <= 0.5 ? value : limit * (0.5 + 0.5 * Math.tanh(2 * share - 1));
 }
 
+/** How late a softly held number feels its limit: at three quarters of it by a quarter of a percent. */
+const LATE = 12;
+
+/**
+ * A positive number held softly under a limit, as smooth as can be everywhere: for what may come from far over the limit within a
+ * millimetre, where a join with two derivatives would still be felt.
+ */
+export const softly = (limit: number, value: number): number =>
+  value > limit
+    ? limit * (1 + (limit / value) ** LATE) ** (-1 / LATE)
+    : value * (1 + (value / limit) ** LATE) ** (-1 / LATE);
+
 /**
  * The greater of two numbers, twice continuously differentiable: exact where they differ by `width` or more, and over it by
  * at most 3/16 of `width`, where they are equal.

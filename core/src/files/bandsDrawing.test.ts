@@ -32,6 +32,22 @@ describe('the drawing of the rail bands', () => {
     }
   });
 
+  it('draws the bands as the shaper has them, a held line where it is held', () => {
+    const fixed = [{ side: 'deck' as const, band: 0, in_mm: { nose12: 44, middle: 50, tail12: 44 } }];
+    const middle_mm = shape.board.length_mm / 2;
+    const drawing = bandsDrawing(shape, { kind: 'mm' }, { deck: 2, under: 1, fixed });
+    const lines = drawing.lines.filter(({ layer }) => layer === 'deck bands');
+    expect(lines).toHaveLength(2);
+    const edge = Math.max(...drawing.lines[0].points.map((p) => p.y_mm));
+    const stringer = drawing.lines.find(({ layer }) => layer === 'stringer')!.points[0];
+    const near = lines[0].points.toSorted(
+      (a, b) => Math.abs(a.x_mm - stringer.x_mm - middle_mm) - Math.abs(b.x_mm - stringer.x_mm - middle_mm),
+    )[0];
+    const half = halfBreadthAt(shape.outline, near.x_mm - stringer.x_mm);
+    expect(edge - stringer.y_mm).toBeCloseTo(shape.board.outline.width_mm / 2, 0);
+    expect(half - (near.y_mm - stringer.y_mm)).toBeCloseTo(50, 0);
+  });
+
   it('is at true scale: its outline is the board’s, its deck lines lie on one side and those under on the other', () => {
     const drawing = bandsDrawing(shape, { kind: 'fraction', denominator: 16 });
     const layer = (name: string) => drawing.lines.filter((line) => line.layer === name).flatMap((line) => line.points);

@@ -1,5 +1,5 @@
 import type { Shape } from '../shape/shape.ts';
-import { bandsAt, bandTable, type BandStation, type RailBands, railBands } from '../make/railBands.ts';
+import { type BandPlan, bandsAt, bandTable, type BandStation, type RailBands, railBands } from '../make/railBands.ts';
 import { notchHalfBreadthAt, outlinePoints } from '../outline/outline.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { type Drawing, type DrawnLine, type DrawnText, framed } from './drawing.ts';
@@ -29,8 +29,8 @@ export function bandLines(shape: Shape, bands: RailBands, count = 160): { deck: 
  * The lines to draw on the board for its rail bands at true scale: over the stringer those of the deck, under it those of
  * the bottom, with how far each comes down (or up) the square side at the usual stations.
  */
-export function bandsDrawing(shape: Shape, style: LengthStyle): Drawing {
-  const bands = railBands(shape);
+export function bandsDrawing(shape: Shape, style: LengthStyle, plan?: BandPlan): Drawing {
+  const bands = railBands(shape, plan);
   const { deck, under } = bandLines(shape, bands);
   const mirrored = (points: readonly PlanPoint[]) => points.map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm }));
   const outline = outlinePoints(shape.outline, 480);

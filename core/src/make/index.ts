@@ -43,6 +43,10 @@ export {
 export { planingPlan, type PlaningStation } from './planing.ts';
 export {
   type BandCounts,
+  type BandPlan,
+  bandPlanSchema,
+  FIXED_AT,
+  type FixedLine,
   bandedSection,
   bandsAt,
   bandTable,

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import type { Shape } from '../shape/shape.ts';
+import { sectionAt, type Shape } from '../shape/shape.ts';
+import { deckHeightAt } from '../section/heights.ts';
 import { stationOfMark } from '../document/station.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { stringerLineAt } from '../measure/bottomLines.ts';
@@ -9,14 +10,16 @@ import { INCH_mm } from '../units/length.ts';
 import type { Tolerances } from './workshop.ts';
 
 /** The groups of a measuring sheet in the order a person walks round a board. */
-export const SHEET_GROUPS = ['length', 'width', 'thickness', 'rocker', 'rail', 'bottom'] as const;
+export const SHEET_GROUPS = ['length', 'width', 'thickness', 'rocker', 'crown', 'rail', 'card', 'bottom'] as const;
 export type SheetGroup = (typeof SHEET_GROUPS)[number];
 export const SHEET_GROUP_WORDS: Readonly<Record<SheetGroup, string>> = {
   length: 'Length, straight',
   width: 'Half widths, stringer to rail',
   thickness: 'Thickness at the stringer',
   rocker: 'Rocker over the straightedge',
+  crown: 'Deck fall, stringer to half way out',
   rail: 'Rail thickness an inch in',
+  card: 'Light under the rail card, an inch in',
   bottom: 'Bottom under a straightedge',
 };
 
@@ -32,6 +35,13 @@ export interface SheetLine {
 }
 
 const inch = (from: StationPlace['from'], at: number): StationPlace => ({ from, at_mm: at * INCH_mm });
+const ACROSS: readonly (readonly [string, StationPlace])[] = [
+  ['Nose 12', inch('nose', 12)],
+  ['Nose 24', inch('nose', 24)],
+  ['Middle', inch('centre', 0)],
+  ['Tail 24', inch('tail', 24)],
+  ['Tail 12', inch('tail', 12)],
+];
 const PLACES: Readonly<Record<Exclude<SheetGroup, 'length'>, readonly (readonly [string, StationPlace])[]>> = {
   width: [
     ['Nose 12', inch('nose', 12)],
@@ -55,23 +65,13 @@ const PLACES: Readonly<Record<Exclude<SheetGroup, 'length'>, readonly (readonly 
     ['Tail 12', inch('tail', 12)],
     ['Tail tip', inch('tail', 0)],
   ],
-  rail: [
-    ['Nose 12', inch('nose', 12)],
-    ['Nose 24', inch('nose', 24)],
-    ['Middle', inch('centre', 0)],
-    ['Tail 24', inch('tail', 24)],
-    ['Tail 12', inch('tail', 12)],
-  ],
-  bottom: [
-    ['Nose 12', inch('nose', 12)],
-    ['Nose 24', inch('nose', 24)],
-    ['Middle', inch('centre', 0)],
-    ['Tail 24', inch('tail', 24)],
-    ['Tail 12', inch('tail', 12)],
-  ],
+  crown: ACROSS,
+  rail: ACROSS,
+  card: ACROSS,
+  bottom: ACROSS,
 };
 /** Those measured on both sides. */
-const SIDED: ReadonlySet<SheetGroup> = new Set(['width', 'rail']);
+const SIDED: ReadonlySet<SheetGroup> = new Set(['width', 'rail', 'card']);
 
 /** What a person would read off a board at one place, mm. The bottom: light under a straightedge, negative where it rocks. */
 export function readingAt(shape: Shape, group: SheetGroup, x_mm: number): number {
@@ -84,11 +84,21 @@ export function readingAt(shape: Shape, group: SheetGroup, x_mm: number): number
       return thicknessAt(shape.foil, x_mm);
     case 'rocker':
       return stringerLineAt(shape, x_mm);
+    case 'crown':
+      return deckFallAt(shape, x_mm);
     case 'rail':
       return railThicknessAt(shape, x_mm);
+    case 'card':
+      return 0;
     case 'bottom':
       return stationTable(shape, [{ from: 'tail', at_mm: x_mm }])[0]?.bottom_mm ?? 0;
   }
+}
+
+/** How far the deck falls from the stringer to half way out to the rail, as read under a level straightedge on the stringer. mm. */
+function deckFallAt(shape: Shape, x_mm: number): number {
+  const section = sectionAt(shape, x_mm);
+  return section ? deckHeightAt(section, 0) - deckHeightAt(section, section.half_mm / 2) : 0;
 }
 
 /** The measuring sheet of a design. A split or winged tail has its block too. */
@@ -97,7 +107,8 @@ export function measuringSheet(shape: Shape): SheetLine[] {
   const lines: SheetLine[] = [
     { id: 'length', group: 'length', name: 'Length', place: inch('tail', 0), sided: false, design_mm: length_mm },
   ];
-  for (const group of ['width', 'thickness', 'rocker', 'rail', 'bottom'] as const) {
+  for (const group of SHEET_GROUPS) {
+    if (group === 'length') continue;
     for (const [name, place] of PLACES[group]) {
       const id = `${group}:${place.from}:${Math.round(place.at_mm / INCH_mm)}`;
       const x = stationOfMark(place, shape.anchors);
@@ -126,13 +137,16 @@ const MOST_OFF_mm: Readonly<Record<SheetGroup, number>> = {
   width: 50,
   thickness: 20,
   rocker: 50,
+  crown: 15,
   rail: 20,
+  card: 15,
   bottom: 15,
 };
 
 /** What is wrong with a reading before it is kept, in words; undefined when it may be. */
 export function readingTrouble(line: SheetLine, mm: number): string | undefined {
-  const positive = line.group !== 'bottom' && line.group !== 'rocker';
+  const positive =
+    line.group === 'length' || line.group === 'width' || line.group === 'thickness' || line.group === 'rail';
   if (positive && !(mm > 0)) return 'there is nothing to measure there';
   if (line.group === 'rocker' && mm < -2) return 'the straightedge lies on the bottom: no lift is less than none';
   const off = Math.abs(mm - line.design_mm);
@@ -158,7 +172,18 @@ export interface Measured {
   sides?: { difference_mm: number; within: boolean };
 }
 
-const toleranceOf = (group: SheetGroup, tolerances: Tolerances): number => tolerances[`${group}_mm`];
+/** Which of the shop's tolerances a group goes by: what lies under a straightedge or a card is read alike. */
+const TOLERANCE: Readonly<Record<SheetGroup, keyof Tolerances>> = {
+  length: 'length_mm',
+  width: 'width_mm',
+  thickness: 'thickness_mm',
+  rocker: 'rocker_mm',
+  crown: 'bottom_mm',
+  rail: 'rail_mm',
+  card: 'rail_mm',
+  bottom: 'bottom_mm',
+};
+const toleranceOf = (group: SheetGroup, tolerances: Tolerances): number => tolerances[TOLERANCE[group]];
 
 /** Every line that was read, against the design, in the sheet's order. At the tolerance is within it. */
 export function measuredAgainst(lines: readonly SheetLine[], readings: Readings, tolerances: Tolerances): Measured[] {

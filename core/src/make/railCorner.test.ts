@@ -2,13 +2,14 @@ import { describe, expect, it } from '@jest/globals';
 import { modelNamed } from '../models/index.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import {
+  cornerProud,
   DECK_TURNS_DOWN_rad,
+  faceFrom,
   facesMeet,
   foamOutside,
   meetsSide,
   type RailCorner,
   railCorner,
-  standsOff,
 } from './railCorner.ts';
 
 const deg = (angle: number) => (angle * Math.PI) / 180;
@@ -43,12 +44,37 @@ describe('a corner of two straight edges, by hand', () => {
     expect(on(67.5)).toBeCloseTo(20 * Math.sin(deg(67.5)), 10);
   });
 
-  it('says how far a point stands off the nearest edge, past its ends the nearest end', () => {
-    expect(standsOff(plain, 5, 13)).toBeCloseTo(3, 10);
-    expect(standsOff(plain, 12, 14)).toBeCloseTo(Math.hypot(2, 4), 10);
-    expect(standsOff(plain, 18, 8)).toBeCloseTo(6 / Math.SQRT2, 10);
-    expect(standsOff(plain, 23, 0)).toBeCloseTo(3, 10);
-    expect(standsOff(plain, -3, 14)).toBeCloseTo(5, 10);
+  it('says how far the corner between two faces stands off the nearest edge', () => {
+    // Level and upright meet at (20, 10): the knee's edge is 10 / sqrt 2 away. No corner stands over the knee itself.
+    expect(cornerProud(plain, 0, deg(90))).toBeCloseTo(10 / Math.SQRT2, 10);
+    expect(cornerProud(plain, 0, deg(45))).toBeCloseTo(0, 10);
+    expect(cornerProud(plain, deg(10), deg(20))).toBe(0);
+    // 22.5 degrees over the knee meets the side at q = 10 - 10 tan 22.5, which is that much over (20, 0): over the edge by its sine.
+    expect(cornerProud(plain, deg(22.5), deg(90))).toBeCloseTo((10 - 10 * Math.tan(deg(22.5))) / Math.SQRT2, 10);
+  });
+
+  it('of a quarter round stands r (sec(a/2) - 1) off it between tangents an angle a apart', () => {
+    // The circumscribed polygon: each corner lies on the bisector, at r / cos(a/2) from the centre.
+    const r = 40;
+    const count = 7201;
+    const at = (k: number) => (Math.PI / 2) * (k / (count - 1));
+    const chain = Float64Array.from({ length: 2 * count }, (_, i) =>
+      i % 2 === 0 ? 100 + r * Math.sin(at(i >> 1)) : r * Math.cos(at(i >> 1)),
+    );
+    const turns = Float64Array.from({ length: count - 1 }, (_, k) => at(k + 0.5));
+    const round: RailCorner = { ...plain, half_mm: 100 + r, chain, turns };
+    for (const angle of [90, 45, 22.5]) {
+      const proud = r * (1 / Math.cos(deg(angle / 2)) - 1);
+      expect(cornerProud(round, 0, deg(angle))).toBeCloseTo(proud, 3);
+      expect(cornerProud(round, deg(90 - angle), deg(90))).toBeCloseTo(proud, 3);
+    }
+  });
+
+  it('has the face that leaves another at a place: the tangent from there', () => {
+    // From (14, 10) on the level to the end of the knee's edge (20, 0): tan of the normal's angle from straight up is 10 / 6.
+    expect(faceFrom(plain, 0, 14)).toBeCloseTo(Math.atan2(10, 6), 8);
+    // Where the level lies on the rail itself no other face leaves it.
+    expect(faceFrom(plain, 0, 8)).toBe(0);
   });
 });
 

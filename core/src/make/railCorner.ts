@@ -162,15 +162,52 @@ export function foamOutside(corner: RailCorner, angles_rad: readonly number[]): 
   return Math.max(0, twice / 2) + corner.pocket_mm2;
 }
 
-/** How far a point outside the rail stands off it, mm: to the nearest of the chain. */
-export function standsOff(corner: RailCorner, y_mm: number, q_mm: number): number {
+/**
+ * How far the corner between two faces of the given normal angles, the second steeper, stands off the rail, mm: to the nearest
+ * of the chain between the points they touch.
+ */
+export function cornerProud(corner: RailCorner, a: number, b: number): number {
   const { chain } = corner;
-  let least = Infinity;
-  for (let i = 0; i + 3 < chain.length; i += 2) {
-    const [dy, dq] = [chain[i + 2] - chain[i], chain[i + 3] - chain[i + 1]];
-    const along = ((y_mm - chain[i]) * dy + (q_mm - chain[i + 1]) * dq) / (dy * dy + dq * dq || 1);
-    const t = Math.min(1, Math.max(0, along));
-    least = Math.min(least, Math.hypot(y_mm - chain[i] - t * dy, q_mm - chain[i + 1] - t * dq));
+  let low = touchedBy(corner, a);
+  let high = touchedBy(corner, b);
+  if (high <= low) return 0;
+  const sinA = sin(a);
+  const cosA = cos(a);
+  const sinB = sin(b);
+  const cosB = cos(b);
+  const ha = chain[2 * low] * sinA + chain[2 * low + 1] * cosA;
+  const hb = chain[2 * high] * sinB + chain[2 * high + 1] * cosB;
+  const det = sinA * cosB - cosA * sinB;
+  const y = (ha * cosB - hb * cosA) / det;
+  const q = (hb * sinA - ha * sinB) / det;
+  // The nearest edge is the last that the corner is ahead of: the chain is convex and the corner sees all of it.
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    const ahead =
+      (y - chain[2 * middle]) * (chain[2 * middle + 2] - chain[2 * middle]) +
+      (q - chain[2 * middle + 1]) * (chain[2 * middle + 3] - chain[2 * middle + 1]);
+    if (ahead > 0) low = middle;
+    else high = middle;
   }
-  return least;
+  const [dy, dq] = [chain[2 * low + 2] - chain[2 * low], chain[2 * low + 3] - chain[2 * low + 1]];
+  const along = ((y - chain[2 * low]) * dy + (q - chain[2 * low + 1]) * dq) / (dy * dy + dq * dq || 1);
+  const t = Math.min(1, Math.max(0, along));
+  return Math.hypot(y - chain[2 * low] - t * dy, q - chain[2 * low + 1] - t * dq);
+}
+
+/**
+ * The face that leaves another at y: the angle of the tangent from that point of it to the rail beyond. Where the face touches the
+ * rail no nearer the stringer than y there is none, and it is the other's own angle.
+ */
+export function faceFrom(corner: RailCorner, face_rad: number, y_mm: number): number {
+  const h = faceDistance(corner, face_rad);
+  const q = (h - y_mm * sin(face_rad)) / cos(face_rad);
+  let [low, high] = [face_rad, Math.PI / 2];
+  if (y_mm <= corner.chain[2 * touchedBy(corner, face_rad)]) return face_rad;
+  for (let k = 0; k < 40; k++) {
+    const middle = (low + high) / 2;
+    if (y_mm * sin(middle) + q * cos(middle) > faceDistance(corner, middle)) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { migrated } from '../document/migrations.ts';
 import { sizeRunSchema } from '../edit/sizeRun.ts';
 import { glassSchema } from '../make/glass.ts';
+import { bandPlanSchema } from '../make/railBands.ts';
 import { readingsSchema } from '../make/measuringSheet.ts';
 import { daySchema } from '../make/workingDays.ts';
 import { answerSchema } from '../rider/answer.ts';
@@ -47,6 +48,8 @@ export const boardRecordSchema = z.strictObject({
   /** It is cut, and off the shelf. */
   blankCut: z.boolean().optional(),
   glass: glassSchema.optional(),
+  /** How its rails are banded; the usual way where it is not there. */
+  bands: bandPlanSchema.optional(),
   /** Colours and artwork, in words. */
   colours: z.string().max(300).optional(),
   order: order.optional(),

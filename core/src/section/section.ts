@@ -2,7 +2,7 @@ import { LAYERS } from '../document/kinds.ts';
 import type { BottomLayer } from '../document/schema.ts';
 import { type BottomAcross, bottomHeight, edgeSlope } from '../bottom/bottom.ts';
 import type { RailAt } from '../rails/rails.ts';
-import { capped, heldWithin, risen, smootherstep, softMax, softMin } from '../curve/ease.ts';
+import { capped, heldWithin, risen, smootherstep, softMax, softMin, softly } from '../curve/ease.ts';
 import { GAUSS6 } from '../curve/gauss.ts';
 
 /** What one cross-section is made from. All mm; z from the bottom at the stringer, up. */
@@ -111,11 +111,7 @@ export function sectionOf(input: SectionInput): Section {
   const least = (W2 * (1 - GAMMA.high)) / (B2.high * B2.high * H * H);
   const most = (W2 * (1 - GAMMA.low)) / (B2.low * B2.low * H * H);
   const apexCurvature = heldWithin(deckCurvature, least, most, APEX_SOFT);
-  const beta = softMin(
-    softMax(wantedBeta * Math.sqrt(deckCurvature / apexCurvature), BETA.low, BETA.soft),
-    BETA.high,
-    BETA.soft,
-  );
+  const beta = softly(BETA.high, softMax(wantedBeta * Math.sqrt(deckCurvature / apexCurvature), BETA.low, BETA.soft));
   const b2 = heldWithin(Math.sqrt((W2 * (1 - GAMMA.usual)) / apexCurvature) / H, B2.low, B2.high, B2.soft);
   const gamma = 1 - (apexCurvature * b2 * b2 * H * H) / W2;
   const under: Cubic = [b, h, b, h - b2 * H, P3y + gamma * (b - P3y), P3z + gamma * (C_z - P3z), P3y, P3z];

@@ -13,8 +13,7 @@ export function BandsOnPlan({ scale }: { scale: PlankScale }) {
 
 function Lines({ scale }: { scale: PlankScale }) {
   const { record, shape } = useBay();
-  const { counts } = useMakePart();
-  const { bands } = useBands(record.board, counts);
+  const { bands } = useBands(record.board, record.bands);
   const lines = useMemo(() => (bands ? bandLines(shape, bands, 120) : undefined), [bands, shape]);
   if (!lines) return null;
   const path = (points: readonly { x_mm: number; y_mm: number }[], way: 1 | -1) =>

@@ -1,9 +1,12 @@
 import { Button, Segmented, Spin } from 'antd';
+import type * as z from 'zod';
 import {
-  type BandCounts,
   bandedSection,
   bandsAt,
   bandTable,
+  type bandPlanSchema,
+  FIXED_AT,
+  type FixedLine,
   DECK_BANDS,
   type RailBands,
   UNDER_BANDS,
@@ -12,18 +15,28 @@ import { placeWords } from '@june-tide/core/measure';
 import { sectionRing } from '@june-tide/core/section';
 import { sectionAt } from '@june-tide/core/shape';
 import { formatLitres, writeLength } from '@june-tide/core/units';
+import { stationOfMark } from '@june-tide/core/document';
+import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { Cautions } from '../../../parts/Cautions.tsx';
+import { edit, type EditResult } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { useBands } from './useBands.ts';
-import { useMakePart } from './useMakePart.ts';
+
+type Plan = z.infer<typeof bandPlanSchema>;
+const USUAL_PLAN: Plan = { deck: 3, under: 1 };
 
 /** Flat cuts that come near the rail before it is sanded: how far in, how far down, and what they leave. */
 export function BandsBench() {
   const { record } = useBay();
-  const { counts, count } = useMakePart();
-  const { bands, failed } = useBands(record.board, counts);
-  const choose = (change: Partial<BandCounts>) => count({ ...counts, ...change });
+  const plan = record.bands ?? USUAL_PLAN;
+  const { bands, failed } = useBands(record.board, plan);
+  const choose = (change: Partial<Plan>) => {
+    const next = { ...plan, ...change };
+    // A line of a band that is cut no more is not held.
+    const fixed = next.fixed?.filter(({ side, band }) => band < next[side]);
+    return edit(record.id, 'rail bands', (r) => ({ ...r, bands: { ...next, fixed } }));
+  };
   return (
     <div role="group" aria-label="Rail bands" className="bands">
       <div className="row-of-tools no-print above-0">
@@ -31,7 +44,7 @@ export function BandsBench() {
         <Segmented
           aria-label="Bands on the deck side"
           size="small"
-          value={counts.deck}
+          value={plan.deck}
           options={[...DECK_BANDS]}
           onChange={(deck) => choose({ deck })}
         />
@@ -39,7 +52,7 @@ export function BandsBench() {
         <Segmented
           aria-label="Bands under"
           size="small"
-          value={counts.under}
+          value={plan.under}
           options={[...UNDER_BANDS]}
           onChange={(under) => choose({ under })}
         />
@@ -63,12 +76,13 @@ export function BandsBench() {
             {formatLitres(bands.left_L, 2)} left to sand on both rails together.
           </p>
           <BandTable bands={bands} />
+          <HeldLines bands={bands} fixed={plan.fixed ?? []} hold={(fixed) => choose({ fixed })} />
           <BandSection bands={bands} />
           <p className="quiet above-4 below-4">
             The crown is shaped first: bands begin where the deck has turned down 8 degrees. Each cut touches the
-            finished rail and never goes into it. In: from the rail to the inner edge of the cut, held level. Down: on
-            the square side, from where the deck’s slope there meets it. Up: on the side, from the bottom. Cut from the
-            deck outward, join the marks with a batten, then sand.
+            finished rail, never goes into it, and lies so that the proudest corner is least. In: from the rail to the
+            inner edge of the cut, held level. Down: on the square side, from where the deck’s slope there meets it. Up:
+            on the side, from the bottom. Cut from the deck outward, join the marks with a batten, then sand.
           </p>
         </>
       )}
@@ -136,6 +150,83 @@ function BandTable({ bands }: { bands: RailBands }) {
     </table>
   );
 }
+
+const PLACE_WORDS: Readonly<Record<keyof FixedLine['in_mm'], string>> = {
+  nose12: 'Nose 12',
+  middle: 'Centre',
+  tail12: 'Tail 12',
+};
+const PLACES = ['nose12', 'middle', 'tail12'] as const;
+
+interface HeldLinesProps {
+  bands: RailBands;
+  fixed: readonly FixedLine[];
+  hold: (fixed: FixedLine[]) => EditResult;
+}
+
+/** The lines the shaper holds, each as far in as is typed at three places; the other cuts are found around them. */
+function HeldLines({ bands, fixed, hold }: HeldLinesProps) {
+  const { shape } = useBay();
+  const style = useLengthStyle();
+  const comesOut = (side: FixedLine['side'], band: number, place: keyof FixedLine['in_mm']) =>
+    bandsAt(shape, bands, stationOfMark(FIXED_AT[place], shape.anchors))?.[side][band]?.in_mm ?? 0;
+  const all = (['deck', 'under'] as const).flatMap((side) =>
+    Array.from({ length: bands.counts[side] }, (_, band) => ({ side, band, line: heldAs(fixed, side, band) })),
+  );
+  const without = (side: FixedLine['side'], band: number) =>
+    fixed.filter((one) => one.side !== side || one.band !== band);
+  return (
+    <div role="group" aria-label="Lines you hold" className="held-lines no-print">
+      <span className="quiet">Hold a line where you want it; the other cuts follow:</span>
+      {all.map(({ side, band, line }) => {
+        const name = `${side} ${band + 1}`;
+        const fromNow = (): FixedLine['in_mm'] => ({
+          nose12: comesOut(side, band, 'nose12'),
+          middle: comesOut(side, band, 'middle'),
+          tail12: comesOut(side, band, 'tail12'),
+        });
+        const others = without(side, band);
+        const short =
+          line && PLACES.find((place) => Math.abs(comesOut(side, band, place) - line.in_mm[place]) > SHORT_mm);
+        return (
+          <div key={name} className="held-line">
+            <Button
+              size="small"
+              aria-pressed={line !== undefined}
+              onClick={() => hold(line ? others : [...others, { side, band, in_mm: fromNow() }])}
+            >
+              {line ? `Let ${name} go` : `Hold ${name}`}
+            </Button>
+            {line &&
+              PLACES.map((place) => (
+                <label key={place} className="mini">
+                  {PLACE_WORDS[place]}
+                  <LengthField
+                    small
+                    label={`${name}, ${PLACE_WORDS[place]}, in from the rail`}
+                    value_mm={line.in_mm[place]}
+                    range_mm={[1, 300]}
+                    onChange={(mm) => hold([...others, { ...line, in_mm: { ...line.in_mm, [place]: mm } }])}
+                  />
+                </label>
+              ))}
+            {short && (
+              <span className="trouble">
+                {PLACE_WORDS[short]} comes out at {writeLength(comesOut(side, band, short), style).text}: the rail
+                leaves no more room.
+              </span>
+            )}
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+/** Farther off than this a line is not where it was asked: under 1/16 in is a pencil's width. */
+const SHORT_mm = 1.5;
+
+const heldAs = (fixed: readonly FixedLine[], side: FixedLine['side'], band: number) =>
+  fixed.find((one) => one.side === side && one.band === band);
 
 /** The rail at the hook with the cuts round it. */
 function BandSection({ bands }: { bands: RailBands }) {

@@ -37,7 +37,9 @@ export function OtherTemplates({ name, printedOn, button }: OtherTemplatesProps)
           style,
           chosen.map((i) => USUAL_STATIONS[i]),
         )
-      : DRAWINGS[other].draw(shape, style);
+      : other === 'bands'
+        ? DRAWINGS.bands.draw(shape, style, record.bands)
+        : DRAWINGS[other].draw(shape, style);
 
   return (
     <li className="choices">

@@ -1,18 +1,18 @@
 import { useEffect, useState } from 'react';
 import type { Board } from '@june-tide/core/document';
-import type { BandCounts, RailBands } from '@june-tide/core/make';
+import { type BandPlan, type RailBands, USUAL_BANDS } from '@june-tide/core/make';
 import { solidClient } from '../../../workers/solidClient.ts';
 
-/** Bands found, by board and counts: the bench and the plank ask for the same ones. */
+/** Bands found, by board and plan: the bench and the plank ask for the same ones. */
 const found = new WeakMap<Board, Map<string, Promise<RailBands>>>();
 
-function bandsFor(board: Board, counts: BandCounts): Promise<RailBands> {
+function bandsFor(board: Board, plan: BandPlan): Promise<RailBands> {
   const ofBoard = found.get(board) ?? new Map<string, Promise<RailBands>>();
   found.set(board, ofBoard);
-  const key = `${counts.deck} ${counts.under}`;
+  const key = JSON.stringify(plan);
   let asked = ofBoard.get(key);
   if (!asked) {
-    asked = solidClient.ask('bands', { board, counts });
+    asked = solidClient.ask('bands', { board, plan });
     asked.catch(() => ofBoard.delete(key));
     ofBoard.set(key, asked);
   }
@@ -20,11 +20,14 @@ function bandsFor(board: Board, counts: BandCounts): Promise<RailBands> {
 }
 
 /** The rail bands of a board, worked out in the worker; undefined until they are there. */
-export function useBands(board: Board, { deck, under }: BandCounts): { bands: RailBands | undefined; failed: boolean } {
+export function useBands(
+  board: Board,
+  plan: BandPlan = USUAL_BANDS,
+): { bands: RailBands | undefined; failed: boolean } {
   const [state, setState] = useState<{ bands?: RailBands; failed: boolean }>({ failed: false });
   useEffect(() => {
     let dropped = false;
-    bandsFor(board, { deck, under }).then(
+    bandsFor(board, plan).then(
       (bands) => {
         if (!dropped) setState({ bands, failed: false });
       },
@@ -35,6 +38,6 @@ export function useBands(board: Board, { deck, under }: BandCounts): { bands: Ra
     return () => {
       dropped = true;
     };
-  }, [board, deck, under]);
+  }, [board, plan]);
   return { bands: state.bands, failed: state.failed };
 }
