@@ -113,7 +113,7 @@ test('a complaint in the rider’s own words becomes one change, laid over first
 test('the shop’s school changes what is said, and the board is judged against the one laid over', async ({ page }) => {
   await startBoard(page, 'Slack Water', 'Maren');
   const notes = page.getByRole('group', { name: 'Bay notes' });
-  await expect(notes).toContainText('Nothing to say against it');
+  await expect(notes).toContainText("A performance shortboard of 6'0");
   await page.goto('/settings');
   await page.getByRole('radio', { name: 'Biased to the stance' }).check();
   await page.getByRole('radio', { name: 'A step from the last board' }).check();

@@ -8,6 +8,3 @@ export const MARK_GAP_mm = 10;
 
 /** How much hollow (in the solver's units) still counts as none: below the sight of any straightedge. */
 export const NO_HOLLOW = 1e-5;
-
-/** A tolerance of shapers for thickness at matching stations: 0.05 in on a balanced foil. CP. */
-export const FOIL_BALANCE_mm = 1.27;

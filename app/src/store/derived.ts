@@ -1,4 +1,4 @@
-import type { Board } from '@june-tide/core/document';
+import type { Board, Family } from '@june-tide/core/document';
 import { type Case, type Writer, writerOf } from '@june-tide/core/judge';
 import {
   type Blank,
@@ -16,6 +16,8 @@ import {
 import { Facts, measure, type Measures } from '@june-tide/core/measure';
 import type { BoardRecord, Settings } from '@june-tide/core/record';
 import {
+  type Kind,
+  kindOf,
   type LastBoard,
   type LitresTarget,
   type Rider,
@@ -96,6 +98,7 @@ export interface Shop {
 
 /** What of a record its order hangs on, and none of its lines: a drag leaves it alone. Any record is one. */
 export interface OrderOf extends Pick<BoardRecord, 'id' | 'riderId' | 'createdAt'> {
+  kind?: Kind | undefined;
   brief?: BoardRecord['brief'] | undefined;
   board: Pick<Board, 'family'>;
 }
@@ -151,7 +154,39 @@ export function sizesFor(order: OrderOf, shop: Shop): Sized[] {
   const waves = wavesOf(order, shop.riders);
   if (!rider || !waves) return [];
   const { schools } = shop.settings;
-  return sizedBySchools(rider, waves, order.board.family, lastBoardOf(order, shop), schools, styleOf(shop.settings));
+  return sizedBySchools(
+    rider,
+    waves,
+    order.kind ?? order.board.family,
+    lastBoardOf(order, shop),
+    schools,
+    styleOf(shop.settings),
+  );
+}
+
+/** What kind a board is: as the shaper says, or read off it. */
+export function kindFor(record: Pick<BoardRecord, 'id' | 'kind' | 'board' | 'riderId'>, riders: Shop['riders']): Kind {
+  const rider = riderOf(record, riders);
+  return record.kind ?? kindOf(factsFor(record.board, rider?.height_mm, record.id), rider?.mass_kg);
+}
+
+/** So many of the shop's latest boards of a family say what is usual in it. */
+const MOST_OWN = 12;
+const owns = new Map<Family, { boards: Board[]; facts: Facts[] }>();
+
+/** The shop's other boards of the family, the latest first: read once for as long as they are the same. */
+function ownFacts({ id, board }: BoardRecord, records: Shop['records']): readonly Facts[] {
+  const boards = Object.values(records)
+    .filter((other) => other.id !== id && other.board.family === board.family && other.binnedAt === undefined)
+    .sort((a, b) => b.createdAt.localeCompare(a.createdAt))
+    .slice(0, MOST_OWN)
+    .map((other) => other.board);
+  const known = owns.get(board.family);
+  if (known && known.boards.length === boards.length && known.boards.every((entry, i) => entry === boards[i]))
+    return known.facts;
+  const facts = boards.map((entry) => factsFor(entry));
+  owns.set(board.family, { boards, facts });
+  return facts;
 }
 
 /** Everything a judgement of a board is made from; `over` is the board laid over, which comes before the last one. */
@@ -166,6 +201,8 @@ export function caseFor(
   const against = over ?? (last && { board: last.board, name: `${last.board.name} ${last.number}` });
   return {
     facts: factsFor(record.board, rider?.height_mm, record.id),
+    kind: kindFor(record, shop.riders),
+    own: ownFacts(record, shop.records),
     rider,
     waves: wavesOf(record, shop.riders),
     last: against && { facts: factsFor(against.board, rider?.height_mm), name: against.name },

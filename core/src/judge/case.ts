@@ -1,11 +1,16 @@
 import type { LitresTarget } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
 import type { Facts } from '../measure/facts.ts';
+import type { Kind } from '../rider/kinds.ts';
 import type { Schools } from '../rider/schools.ts';
 
 /** Everything a judgement is made from. What is not known is left out, and rules that need it stay silent. */
 export interface Case {
   facts: Facts;
+  /** What it is, as the shaper says or read off the board. */
+  kind: Kind;
+  /** The shop's other boards, which widen what is usual. */
+  own?: readonly Facts[] | undefined;
   rider?: Rider | undefined;
   waves?: Waves | undefined;
   /** The board it is judged against: laid over, or the one the brief names. */

@@ -5,7 +5,8 @@ import { withSetup } from '../fins/placement.ts';
 import { measureOf } from '../measure/catalogue.ts';
 import type { Facts } from '../measure/facts.ts';
 import type { Lever } from './levers/lever.ts';
-import { usualRange } from './usual.ts';
+import { kindOf } from '../rider/kinds.ts';
+import { type Usual, usualRange } from './usual.ts';
 import { lever, type LeverId } from './levers.ts';
 import type { SchoolQuestion, Schools } from '../rider/schools.ts';
 
@@ -233,7 +234,8 @@ const FINS_FIRST = 0.5;
  * wrong side of the middle of its family. Fins come first among equals. Each is one first step of one lever; a change that
  * alters nothing, or that cannot be built, is left out.
  */
-export function changesFor(complaint: Complaint, facts: Facts, schools: Schools): Change[] {
+export function changesFor(complaint: Complaint, facts: Facts, schools: Schools, mass_kg?: number): Change[] {
+  const kind = kindOf(facts, mass_kg);
   const { board } = facts;
   const changes = complaint.suspects
     .filter(({ school }) => !school || schools[school[0]] === school[1])
@@ -246,7 +248,8 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools)
         {
           words: way === 1 ? more : less,
           lever: id,
-          suspicion: -way * place(facts, moved) + (FINS.includes(id) ? FINS_FIRST : 0) - 0.05 * order,
+          suspicion:
+            -way * place(facts, moved, { kind, mass_kg }) + (FINS.includes(id) ? FINS_FIRST : 0) - 0.05 * order,
           free: FREE.includes(id),
           board: changed,
         },
@@ -268,10 +271,10 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools)
 }
 
 /** Where the number a lever moves lies in its family: 0 the middle, ±1 the ends of the usual range, no further than ±3. */
-function place(facts: Facts, { reads, falls }: Lever): number {
+function place(facts: Facts, { reads, falls }: Lever, of: Usual): number {
   if (reads === undefined) return 0;
-  const { low, high } = usualRange(facts.board.family, reads);
-  if (!(high > low)) return 0;
+  const { low, high } = usualRange(facts, reads, of);
+  if (!(high > low) || high === Infinity) return 0;
   const at = Math.max(-3, Math.min(3, (2 * measureOf(reads).read(facts) - low - high) / (high - low)));
   return falls ? -at : at;
 }

@@ -1,6 +1,9 @@
 import type { Answer } from '../rider/answer.ts';
 import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
+import { boardIssues } from '../shape/issues.ts';
+import { shapeOf } from '../shape/shape.ts';
 import type { Case } from './case.ts';
+import { lever } from './levers.ts';
 import { type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';
 import { FIN_RULES } from './rules/fins.ts';
@@ -23,17 +26,41 @@ export const RULES: readonly Rule[] = [
 ];
 
 /** Of two rules of which one says the same more strongly only the stronger speaks. */
+const LITRES = ['litres-below', 'litres-far-below', 'litres-above', 'litres-far-above'] as const;
 const SILENCES: Readonly<Record<string, readonly string[]>> = {
   'litres-far-below': ['litres-below'],
-  'novice-expert-litres': ['litres-below', 'litres-far-below'],
+  'litres-far-above': ['litres-above', 'bulky'],
+  'not-to-learn-on': [...LITRES, 'learner-chest', 'drawn-nose-weak'],
+  'waves-beyond-rider': [...LITRES, 'learner-chest', 'gun-early', 'quad-late', 'short-for-size'],
+  'past-its-waves': [
+    'wide-tail-big',
+    'wide-tail-front-foot-big',
+    'block-big-waves',
+    'straight-rail-steep',
+    'full-nose-steep',
+    'family-for-big',
+  ],
+  'gun-for-small': [
+    'pin-weak',
+    'narrow-tail-weak',
+    'drawn-nose-weak',
+    'high-entry-weak',
+    'quad-slow',
+    'curved-rail-weak',
+    'fins-back-weak',
+    'gun-early',
+  ],
+  'drawn-for-another': ['foil-aft-extreme', 'foil-tail-full', 'foil-front-foot', 'front-foot-nose'],
   'wide-tail-front-foot-big': ['wide-tail-big'],
   'foil-aft-extreme': ['foil-tail-full', 'foil-front-foot'],
+  'foil-aft-meant': ['foil-tail-full', 'foam-behind-area'],
   'foil-nose-extreme': ['foil-nose-full', 'foil-back-foot'],
-  'flat-entry-steep': ['low-entry'],
+  'flat-entry-steep': ['low-entry', 'straight-flat-front-foot'],
   'deep-nose-concave-steep': ['deep-nose-concave'],
   'hard-ahead-of-single': ['hard-tail-soft-school', 'nose-rider-long-edge'],
   'step-down-length': ['step-down-litres'],
-  'twin-big': ['twin-without-trailer-big'],
+  'twin-big': ['twin-without-trailer-big', 'twin-in-steep'],
+  'twin-in-steep': ['twin-without-trailer-big'],
   'steep-small-rear': ['thruster-small-centre'],
   'channels-chop': ['deep-channels'],
   'flat-tail': ['stiff-in-steep', 'light-expert-flat'],
@@ -83,6 +110,20 @@ function heard(c: Case, rules: readonly Rule[]) {
 
 /** Which rules speak of a case, without words. Units play no part in it. */
 export const verdict = (c: Case, rules: readonly Rule[] = RULES): Rule[] => heard(c, rules).map(({ rule }) => rule);
+
+/** A cure is tried in so many of its lever's first steps. */
+const CURES = [1, 2, 4, 8] as const;
+
+/** In how many first steps of its lever a note falls silent; undefined where it has none, or eight are not enough: then it is no cure. */
+export function cureSteps(c: Case, { lever: cure, ...rule }: Rule): number | undefined {
+  if (!cure) return undefined;
+  const { move } = lever(cure.id);
+  return CURES.find((steps) => {
+    const board = move(c.facts.board, cure.way * steps);
+    if (boardIssues(board).length > 0) return false;
+    return rule.finds({ ...c, facts: c.facts.of(shapeOf(board, c.facts.shape)) }) === undefined;
+  });
+}
 
 /**
  * What a good shaper would say of a board and its rider: conflicts first, then what to look at, then notes, each in the

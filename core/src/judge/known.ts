@@ -15,6 +15,11 @@ export const THE_TARGET: Known<{ target: LitresTarget }> = {
   words: 'a range of litres for the rider',
   of: ({ target }) => target && { target },
 };
+/** Litres are what matters: not where the kind is not for the rider at all. */
+export const LITRES_COUNT: Known<{ target: LitresTarget }> = {
+  words: 'a range of litres for the rider on a kind that is theirs',
+  of: ({ target }) => (target && target.said !== 'no' ? { target } : undefined),
+};
 export type Last = NonNullable<Case['last']>;
 export const THE_LAST: Known<{ last: Last }> = {
   words: 'a board it is judged against',

@@ -1,6 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { modelNamed } from '../models/models.ts';
 import { measureOf, MEASURE_KEYS } from '../measure/catalogue.ts';
+import { Facts } from '../measure/facts.ts';
+import { shapeOf } from '../shape/shape.ts';
+import { INCH_mm } from '../units/length.ts';
 import { USUAL_SCHOOLS } from '../rider/schools.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
 import { caseOf } from '../testing/cases.ts';
@@ -60,13 +63,48 @@ describe('a number and its line', () => {
 });
 
 describe('the usual range', () => {
-  it('reaches to a last board of the same family, and not to one of another', () => {
-    const wide = { ...slack, outline: { ...slack.outline, width_mm: slack.outline.width_mm + 100 } };
-    const alone = usual(c, 'width_mm');
-    const reaching = usual(caseOf(slack, { last: wide }), 'width_mm');
-    expect(reaching.low).toBe(alone.low);
-    expect(reaching.high).toBeCloseTo(slack.outline.width_mm + 100, 9);
-    expect(usual(caseOf(slack, { last: modelNamed('Long Quay')! }), 'width_mm')).toEqual(alone);
+  const wide = { ...slack, outline: { ...slack.outline, width_mm: slack.outline.width_mm + 60 } };
+  const alone = usual(c, 'width_mm');
+
+  it('is the trade’s for the kind, the length and the rider, and a board laid over changes nothing of it', () => {
+    // Performance shortboards of 5'6 to 6'6 are 18 to 20 1/2 wide: a 6'0 from 18 3/16 to 20 5/16, by half of an eighth for two inches.
+    expect(alone.low / INCH_mm).toBeCloseTo(18 + 6 / 32, 9);
+    expect(alone.high / INCH_mm).toBeCloseTo(20.5 - 6 / 32, 9);
+    expect(usual(caseOf(slack, { last: wide }), 'width_mm')).toEqual(alone);
+    // Over 90 kg the heavy rider's 20 1/2 to 22 1/2 of 6'0 to 7'6 is usual too, and 24 kg over 80 add 0.6 in.
+    const heavy = usual(caseOf(slack, { rider: 'heavy', kindOf: slack }), 'width_mm');
+    expect(heavy.low).toBe(alone.low);
+    expect(heavy.high / INCH_mm).toBeCloseTo(22.5 - 18 / 32 + 24 / 5 / 8, 9);
+  });
+
+  it('grows with the shop’s own boards of the kind, from four on, all but the oddest', () => {
+    const own = (count: number) =>
+      Array.from(
+        { length: count },
+        (_, i) =>
+          new Facts(
+            shapeOf(
+              i === 0 ? wide : { ...slack, outline: { ...slack.outline, width_mm: slack.outline.width_mm + 30 } },
+            ),
+          ),
+      );
+    const range = (count: number) => usual({ ...c, own: own(count) }, 'width_mm');
+    expect(range(3)).toEqual(alone);
+    expect(range(5).high).toBeCloseTo(slack.outline.width_mm + 30, 9);
+    expect(range(5).low).toBe(alone.low);
+  });
+
+  it('speaks only past what a tape reads', () => {
+    const at = (width_mm: number) =>
+      reached(
+        { ...c, facts: new Facts(shapeOf({ ...slack, outline: { ...slack.outline, width_mm } })) },
+        undefined,
+        'width_mm',
+        'over',
+        { usual: 'high' },
+      );
+    expect(at(alone.high + INCH_mm / 20)).toBeUndefined();
+    expect(at(alone.high + INCH_mm / 12)).toMatchObject({ line: alone.high });
   });
 });
 
@@ -132,7 +170,7 @@ describe('the words of a line', () => {
 describe('what waves and riders are called', () => {
   const called = (waves: Waves | undefined) =>
     Object.entries(SEAS)
-      .filter(([, given]) => given.holds({ facts: c.facts, schools: USUAL_SCHOOLS, waves }))
+      .filter(([, given]) => given.holds({ kind: c.kind, facts: c.facts, schools: USUAL_SCHOOLS, waves }))
       .map(([name]) => name);
   const calm: Waves = { size: 'waistToHead', power: 'medium', steepness: 'medium', chop: 'some', rubber: 'thin' };
   it.each([
@@ -153,13 +191,13 @@ describe('what waves and riders are called', () => {
 
   const people = (rider: Rider | undefined) =>
     Object.entries(RIDERS)
-      .filter(([, given]) => given.holds({ facts: c.facts, schools: USUAL_SCHOOLS, rider }))
+      .filter(([, given]) => given.holds({ kind: c.kind, facts: c.facts, schools: USUAL_SCHOOLS, rider }))
       .map(([name]) => name);
   it.each([
     [undefined, []],
     [{}, ['sharp']],
     [{ ability: 'novice' }, ['novice', 'early']],
-    [{ ability: 'intermediate' }, ['early']],
+    [{ ability: 'intermediate' }, ['intermediate', 'early']],
     [{ ability: 'expert' }, ['sharp', 'expert']],
     [{ stance: 'front' }, ['sharp', 'frontFooted']],
     [{ stance: 'back' }, ['sharp', 'backFooted']],

@@ -6,7 +6,8 @@ import { measureOf, type MeasureKey } from '../measure/catalogue.ts';
 import type { Facts } from '../measure/facts.ts';
 import { INCH_mm } from '../units/length.ts';
 import type { Case } from './case.ts';
-import { usualRange, type Range } from './usual.ts';
+import { KIND_WORDS, type Kind, type Range } from '../rider/kinds.ts';
+import { usualRange } from './usual.ts';
 
 /** How a number of a line is written in docs/judgement.md. */
 type LineUnit = 'mm' | 'feet' | 'L' | 'kg' | 'degrees' | '%' | '';
@@ -26,7 +27,7 @@ interface OwnReading<F> {
 export type Line<F> =
   | number
   | { usual: 'low' | 'high'; into?: number; times?: number; plus?: number }
-  | { words: string; at: (known: F, facts: Facts) => number };
+  | { words: string; at: (known: F, facts: Facts, c: Case) => number };
 
 /** `from` counts the line itself in. */
 export type Side = 'over' | 'under' | 'from';
@@ -53,17 +54,9 @@ const readingOf = <F>(reading: Reading<F>): OwnReading<F> =>
       }
     : reading;
 
-/**
- * The usual range of a number for this board's family; it reaches to the board it is judged against when that is of the same
- * family: what the rider rides already is not out of the way.
- */
-export function usual(c: Case, key: MeasureKey): Range {
-  const range = usualRange(c.facts.board.family, key);
-  const { last } = c;
-  if (!last || last.facts.board.family !== c.facts.board.family) return range;
-  const value = measureOf(key).read(last.facts);
-  return { low: Math.min(range.low, value), high: Math.max(range.high, value) };
-}
+/** The usual range of a number for this kind of board and this rider. A board laid over it changes nothing of that. */
+export const usual = (c: Case, key: MeasureKey): Range =>
+  usualRange(c.facts, key, { kind: c.kind, mass_kg: c.rider?.mass_kg, own: c.own });
 
 /** A number and its line, read off a case. */
 export interface Reached {
@@ -73,18 +66,29 @@ export interface Reached {
 
 /** Floats that should be equal differ by less: a number on its line is not past it. */
 const HAIR = 1e-9;
+/** A usual range is known no closer than a tape is read: past its end by more than this. */
+const READ: Readonly<Record<LineUnit, number>> = {
+  mm: INCH_mm / 16,
+  feet: INCH_mm / 2,
+  L: 0.3,
+  kg: 0.5,
+  degrees: Math.PI / 180,
+  '%': 0.01,
+  '': 0.02,
+};
 
 /** The number and the line if it lies past it, else undefined. */
 export function reached<F>(c: Case, known: F, reading: Reading<F>, side: Side, line: Line<F>): Reached | undefined {
   const value = readingOf(reading).read(c.facts, known, c);
   const at = lineAt(c, known, reading, line);
-  const past = { over: value - at > HAIR, under: at - value > HAIR, from: value >= at }[side];
+  const least = typeof line === 'object' && 'usual' in line ? READ[readingOf(reading).unit] : HAIR;
+  const past = { over: value - at > least, under: at - value > least, from: value >= at }[side];
   return past ? { value, line: at } : undefined;
 }
 
 function lineAt<F>(c: Case, known: F, reading: Reading<F>, line: Line<F>): number {
   if (typeof line === 'number') return line;
-  if ('at' in line) return line.at(known, c.facts);
+  if ('at' in line) return line.at(known, c.facts, c);
   if (typeof reading !== 'string') throw new TypeError('Only a measure of the catalogue has a usual range.');
   const { low, high } = usual(c, reading);
   const end = line.usual === 'low' ? low + (line.into ?? 0) * (high - low) : high - (line.into ?? 0) * (high - low);
@@ -145,6 +149,15 @@ export const not = (given: Given): Given => ({ words: `not ${given.words}`, hold
 export const either = (...givens: Given[]): Given => ({
   words: listed(givens.map(({ words }) => words)),
   holds: (c) => givens.some((given) => given.holds(c)),
+});
+/** All of these. */
+export const both = (...givens: Given[]): Given => ({
+  words: givens.map(({ words }) => words).join(' with '),
+  holds: (c) => givens.every((given) => given.holds(c)),
+});
+export const kinds = (...list: Kind[]): Given => ({
+  words: `a ${listed(list.map((kind) => KIND_WORDS[kind]))}`,
+  holds: (c) => list.includes(c.kind),
 });
 export const families = (...list: Family[]): Given => ({
   words: `a ${listed(list.map((family) => FAMILY_WORDS[family]))}`,
@@ -212,6 +225,7 @@ const LIGHT_kg = 62;
 /** What riders are called in rules. */
 export const RIDERS = {
   novice: who('a novice', { ability: ['novice'] }),
+  intermediate: who('a rider along the face', { ability: ['intermediate'] }),
   early: who('a rider who does not turn yet', { ability: ['novice', 'intermediate'] }),
   sharp: who('a rider who turns where they choose', { ability: ['advanced', 'expert'] }),
   expert: who('an expert', { ability: ['expert'] }),

@@ -18,14 +18,7 @@ import { endReach } from '../outline/outline.ts';
 import { wingsAt } from '../outline/wings.ts';
 import { railThicknessAt } from '../measure/stationTable.ts';
 import { INCH_mm } from '../units/length.ts';
-import {
-  measuringSheet,
-  readingAt,
-  readOf,
-  type Readings,
-  type SheetGroup,
-  type SheetLine,
-} from './measuringSheet.ts';
+import { measuringSheet, readingAt, readOf, type Readings, type SheetGroup, type SheetLine } from './measuringSheet.ts';
 
 /** So many marks hold a line as it was read, give so little, and stay so far off the ends and the places that are the board's own. */
 const MARKS = 15;

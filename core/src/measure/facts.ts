@@ -32,6 +32,11 @@ export class Facts {
     this.height_mm = height_mm;
   }
 
+  /** Another shape read for the same rider. */
+  of(shape: Shape): Facts {
+    return new Facts(shape, this.height_mm);
+  }
+
   private once<T>(key: string, work: () => T): T {
     if (!this.kept.has(key)) this.kept.set(key, work());
     return this.kept.get(key) as T;

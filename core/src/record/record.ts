@@ -7,6 +7,7 @@ import { readingsSchema } from '../make/measuringSheet.ts';
 import { daySchema } from '../make/workingDays.ts';
 import { answerSchema } from '../rider/answer.ts';
 import { briefSchema } from '../rider/brief.ts';
+import { KINDS } from '../rider/kinds.ts';
 import { boardSchema } from '../document/schema.ts';
 
 /** One time in the water, in the rider's own words. */
@@ -39,6 +40,8 @@ export const boardRecordSchema = z.strictObject({
   board: boardSchema,
   riderId: z.string().max(64).nullable(),
   rides: z.array(ride).max(MOST_RIDES),
+  /** What kind it is, where the shaper says so; else it is read off the board. */
+  kind: z.enum(KINDS).optional(),
   /** What the order asks for. */
   brief: briefSchema.optional(),
   /** Notes answered, by the name of their rule. */

@@ -1,4 +1,5 @@
 export type { Brief } from './brief.ts';
+export { type Kind, KIND_WORDS, kindOf, KINDS, usualKind } from './kinds.ts';
 export { litresFor, type LitresTarget, ridersFor } from './litres.ts';
 export {
   ABILITIES,
@@ -12,6 +13,7 @@ export {
 } from './rider.ts';
 export { type SchoolQuestion, SCHOOLS, USUAL_SCHOOLS } from './schools.ts';
 export {
+  boardsToLearnOn,
   equalLitreBoards,
   familiesFor,
   gentleQuestions,

@@ -2,7 +2,8 @@
 import type { Board } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { volume_L } from '../measure/volume.ts';
-import { litresFor } from '../rider/litres.ts';
+import { kindOf } from '../rider/kinds.ts';
+import { litresFor, ridersFor } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
 import { Facts } from '../measure/facts.ts';
 import type { Case } from '../judge/case.ts';
@@ -21,6 +22,7 @@ export const WAVES = {
   steep: waves('overhead', 'powerful', 'steep', 'clean'),
   big: waves('overhead', 'medium'),
   huge: waves('wellOverhead', 'powerful', 'steep'),
+  hugeSoft: waves('wellOverhead', 'medium', 'soft'),
   choppy: waves('waistToHead', 'medium', 'medium', 'choppy'),
 } as const;
 
@@ -56,22 +58,27 @@ interface CaseOptions {
   schools?: Schools;
   /** Gives the rider the weight this board’s litres suit; a novice 60 kg. */
   massFor?: Board;
+  /** What the shaper says it is: the kind of this board. */
+  kindOf?: Board;
 }
 
 export function caseOf(board: Board, options: CaseOptions): Case {
   const sea = WAVES[options.waves ?? 'usual'];
   let who: Rider = { ...RIDERS[options.rider ?? 'usual'], waves: sea };
   if (options.massFor) {
-    const perKilo = litresFor(who, options.massFor.family).target_L / who.mass_kg;
-    const suited = options.rider === 'novice' ? 60 : volume_L(shapeOf(options.massFor)) / perKilo;
+    const kind = kindOf(new Facts(shapeOf(options.massFor)));
+    const { low_kg, high_kg } = ridersFor(volume_L(shapeOf(options.massFor)), kind, who.ability);
+    const suited = options.rider === 'novice' ? 60 : (low_kg + high_kg) / 2;
     who = { ...who, mass_kg: suited };
   }
+  const kind = kindOf(new Facts(shapeOf(options.kindOf ?? board)), who.mass_kg);
   return {
     facts: new Facts(shapeOf(board), who.height_mm),
+    kind,
     rider: who,
     waves: sea,
     schools: options.schools ?? USUAL_SCHOOLS,
-    target: litresFor(who, board.family),
+    target: litresFor(who, kind),
     ...(options.last ? { last: { facts: new Facts(shapeOf(options.last)), name: 'the last board' } } : {}),
   };
 }

@@ -219,7 +219,7 @@ function judgeNumbers(board: Board, put: Put): void {
       changes.map(({ board: _board, ...rest }) => rest),
     );
   }
-  for (const key of MEASURE_KEYS) put(`usual ${key}`, usualRange(board.family, key));
+  for (const key of MEASURE_KEYS) put(`usual ${key}`, usualRange(c.facts, key, { kind: c.kind }));
   const last = { name: 'Last', length_mm: 1850, litres_L: 30 };
   for (const [name, rider] of Object.entries(RIDERS)) {
     put(`litres ${name}`, litresFor(rider, board.family));

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import type { BoardRecord } from '@june-tide/core/record';
-import { caseFor, measuresFor, type OrderOf, shapeFor, sizesFor } from '../../store/derived.ts';
+import { caseFor, kindFor, measuresFor, type OrderOf, shapeFor, sizesFor } from '../../store/derived.ts';
 import { entryOf, useShed } from '../../store/shed.ts';
 import { AS_OPENED, laidOver, type Over } from './over.ts';
 import { hold, layOver, moveHookOn, useSession } from './session.ts';
@@ -35,11 +35,12 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
   const { riderId, brief, createdAt } = record ?? NOBODYS;
   const id = record?.id;
   const family = record?.board.family;
+  const kind = record && kindFor(record, riders);
   const sizes = useMemo(() => {
     if (id === undefined || family === undefined) return [];
     const shop = { records: useShed.getState().records, riders, settings };
-    return sizesFor({ id, riderId, brief, createdAt, board: { family } }, shop);
-  }, [id, riderId, brief, createdAt, family, riders, settings]);
+    return sizesFor({ id, riderId, brief, createdAt, kind, board: { family } }, shop);
+  }, [id, riderId, brief, createdAt, kind, family, riders, settings]);
   return useMemo((): BayContext | undefined => {
     if (!record || !step) return undefined;
     // Other boards change no verdict while this one is dragged: they are read as they are now.

@@ -1,5 +1,7 @@
 import type { Board, Mark } from '../../document/schema.ts';
-import { WING_DEPTH_mm } from '../../document/limits.ts';
+import { MOST_MARKS, WING_DEPTH_mm } from '../../document/limits.ts';
+import { flattestPart } from '../../measure/bend.ts';
+import { Facts } from '../../measure/facts.ts';
 import { shapeOf } from '../../shape/shape.ts';
 import { grown } from '../../edit/grow.ts';
 import { withWings } from '../../edit/parts.ts';
@@ -42,6 +44,44 @@ function entryLift(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
       : mark,
   );
   return { ...board, rocker: { ...rocker, marks } };
+}
+
+/** So far past the ends of the flattest part the curve is taken, as a share of its half length. */
+const PAST_FLAT = 1.2;
+
+/** Lowers the bottom's curve at both ends of its flattest part, tips held. */
+function flatter(board: Board, by_mm: number): Board {
+  // Curve is not put back there by two marks: that would make a wave of it.
+  if (by_mm <= 0) return board;
+  const { rocker } = board;
+  const shape = shapeOf(board);
+  const { line } = shape.rocker;
+  const flat = flattestPart(shape);
+  const places = [-1, 1].map((side) => flat.middle_mm - board.length_mm / 2 + (side * PAST_FLAT * flat.length_mm) / 2);
+  const near = (at_mm: number) => (mark: Mark) => mark.from === 'centre' && Math.abs(mark.at_mm - at_mm) < inch(3);
+  const marks = [
+    ...rocker.marks.filter((mark) => places.every((at) => !near(at)(mark))),
+    ...places.map((at_mm) => ({
+      from: 'centre' as const,
+      at_mm,
+      value_mm: Math.max(0, line.valueAt(board.length_mm / 2 + at_mm) - by_mm),
+      give_mm: 0.4,
+    })),
+  ];
+  return marks.length > MOST_MARKS ? board : { ...board, rocker: { ...rocker, marks } };
+}
+
+/** What a board drawn for a sharp rider is softened toward: nose lift, a balanced foil, a narrower block. Common practice. */
+const SOFT = { noseLift_mm: inch(4.75), block: 0.92 } as const;
+
+/** Nose lift, foil and block so much of the way to a board that forgives. */
+function softened(board: Board, share: number): Board {
+  const facts = new Facts(shapeOf(board));
+  const lift = Math.min(0, SOFT.noseLift_mm - facts.m.noseRocker_mm) * share;
+  const balanced = foilTilt(tipLift(board, 'nose', lift), -Math.min(0, facts.foilBias_mm) * share);
+  const { tail } = balanced.outline;
+  const block_mm = tail.block_mm * (1 - (1 - SOFT.block) * share);
+  return { ...balanced, outline: { ...balanced.outline, tail: { ...tail, block_mm } } };
 }
 
 /** Thicker 12 in from one end and thinner from the other. */
@@ -104,7 +144,7 @@ export const SHAPE_LEVERS = movable({
     less: 'wide point back',
     step: inch(1 / 2),
     unit: 'mm',
-    reads: 'wideShare',
+    reads: 'widePointFromCentre_mm',
     lotMore: 'All front-foot drive and long arcs; the tail will not be stood on.',
     lotLess: 'It turns under the back foot and pearls from any step forward.',
     shift: (b, by) => ({ ...b, outline: { ...b.outline, widePoint_mm: b.outline.widePoint_mm + by } }),
@@ -114,7 +154,7 @@ export const SHAPE_LEVERS = movable({
     less: 'narrower nose',
     step: inch(1 / 4),
     unit: 'mm',
-    reads: 'noseShare',
+    reads: 'noseWidth12_mm',
     lotMore: 'It paddles and planes early, and catches in anything steep.',
     lotLess: 'Nothing to catch, and nothing to paddle on.',
     shift: (b, by) => endWidth(b, 'nose', by),
@@ -124,7 +164,7 @@ export const SHAPE_LEVERS = movable({
     less: 'narrower tail',
     step: inch(1 / 4),
     unit: 'mm',
-    reads: 'tailShare',
+    reads: 'tailWidth12_mm',
     lotMore: 'Lift and speed in weak waves; it lets go at speed.',
     lotLess: 'It sinks and holds, and stops in a flat part.',
     shift: (b, by) => endWidth(b, 'tail', by),
@@ -205,7 +245,7 @@ export const SHAPE_LEVERS = movable({
     less: 'less nose rocker',
     step: inch(1 / 8),
     unit: 'mm',
-    reads: 'noseRockerShare',
+    reads: 'noseRocker_mm',
     lotMore: 'It never pearls, pushes water and catches late.',
     lotLess: 'In early, and under at the first steep drop.',
     shift: (b, by) => tipLift(b, 'nose', by),
@@ -225,7 +265,7 @@ export const SHAPE_LEVERS = movable({
     less: 'less tail rocker',
     step: inch(1 / 16),
     unit: 'mm',
-    reads: 'tailRockerShare',
+    reads: 'tailRocker_mm',
     lotMore: 'It turns on a plate and drags in a line.',
     lotLess: 'Fast, and stuck in its line.',
     shift: (b, by) => tipLift(b, 'tail', by),
@@ -239,6 +279,25 @@ export const SHAPE_LEVERS = movable({
     lotMore: 'Even rocker that trims and pushes no water.',
     lotLess: 'A kick: the nose lifts when it is stepped on, the middle drags.',
     shift: (b, by) => entryLift(b, 'tail', by),
+  },
+  flat: {
+    more: 'more flat between the feet',
+    less: 'more curve between the feet',
+    step: inch(1 / 32),
+    unit: 'mm',
+    reads: 'flatShare',
+    lotMore: 'It planes at once under weight, and turns from the tail alone.',
+    lotLess: 'It turns anywhere and planes late.',
+    shift: (b, by) => flatter(b, by),
+  },
+  soften: {
+    more: 'softened for another rider',
+    less: 'sharpened',
+    step: 0.5,
+    unit: 'share',
+    lotMore: 'A forgiving board that anyone rides, and nobody’s own.',
+    lotLess: 'An expert’s board.',
+    shift: (b, by) => softened(b, by),
   },
   foilForward: {
     more: 'foam forward',

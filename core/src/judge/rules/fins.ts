@@ -1,10 +1,18 @@
 import { SETUP_WORDS } from '../../fins/placement.ts';
 import { toeLines } from '../../fins/checks.ts';
+import type { Facts } from '../../measure/facts.ts';
+import type { Rider } from '../../rider/rider.ts';
 import { INCH_mm } from '../../units/length.ts';
 import { FRONT_FINS, SIDE_AND_CENTRE, THE_RIDER } from '../known.ts';
-import { families, type Known, NOSE_CONCAVE, not, RIDERS, SEAS, setups, SIDE_FINS } from '../line.ts';
+import { families, kinds, type Known, NOSE_CONCAVE, not, RIDERS, SEAS, setups, SIDE_FINS } from '../line.ts';
 import { degrees, type Found, percent, radians, rule, type Rule } from '../rule.ts';
 
+/** A set is for 76 kg, the middle of 70 to 82; each 12 kg is a step of 6 % of area. Common practice, from memory. */
+const FOR_THE_WEIGHT = {
+  words: 'area of the fins over the usual one, less what the rider’s weight asks for (6 % for each 12 kg from 76)',
+  unit: '%',
+  read: (facts: Facts, { rider }: { rider: Rider }) => facts.finAreaShare - 1 - (0.06 * (rider.mass_kg - 76)) / 12,
+} as const;
 const TWO_FINS = setups('twin', 'keels');
 const TOE_LINES: Known<{ fromNose_mm: number }> = {
   words: 'fins with toe',
@@ -61,27 +69,29 @@ export const FIN_RULES: readonly Rule[] = [
     id: 'fins-small-heavy',
     group: 'fins',
     title: 'Small fins for a heavy rider',
-    level: 'look',
-    cause: 'Heavier riders and faster waves want larger fins.',
+    level: 'note',
+    cause: 'A set is for about 70 to 82 kg; each 12 kg more is a size up.',
     lever: { id: 'finSize', way: 1 },
     source: 'CP',
     knows: THE_RIDER,
-    given: [RIDERS.heavy],
-    reads: ['finAreaShare', 'under', 1.04],
-    says: ({ value, rider }, w) => `The fins have ${percent(value)} of the usual area for ${w.kg(rider.mass_kg)}`,
+    given: [SIDE_FINS, not(families('gun'))],
+    reads: [FOR_THE_WEIGHT, 'under', -0.1],
+    says: ({ facts, rider }, w) =>
+      `The fins have ${percent(facts.finAreaShare)} of the usual area, under ${w.kg(rider.mass_kg)}: try a size up`,
   }),
   rule({
     id: 'fins-large-light',
     group: 'fins',
     title: 'Large fins for a light rider',
     level: 'look',
-    cause: 'Too much fin is stiff under little weight.',
+    cause: 'Too much fin is stiff under little weight; a set is for about 70 to 82 kg.',
     lever: { id: 'finSize', way: -1 },
     source: 'CP',
     knows: THE_RIDER,
-    given: [RIDERS.light],
-    reads: ['finAreaShare', 'over', 1.1],
-    says: ({ value, rider }, w) => `The fins have ${percent(value)} of the usual area for ${w.kg(rider.mass_kg)}`,
+    given: [SIDE_FINS, not(families('gun'))],
+    reads: [FOR_THE_WEIGHT, 'over', 0.1],
+    says: ({ facts, rider }, w) =>
+      `The fins have ${percent(facts.finAreaShare)} of the usual area, under ${w.kg(rider.mass_kg)}: a size down`,
   }),
   rule({
     id: 'fins-small-fast',
@@ -150,7 +160,7 @@ export const FIN_RULES: readonly Rule[] = [
     title: 'Trailer on a short wide hull',
     level: 'note',
     cause: 'On a short wide hull some say a trailer spoils the purpose.',
-    lever: { id: 'width', way: -1 },
+    lever: { id: 'trailer', way: -1 },
     school: { question: 'twin', answer: 'pure' },
     source: 'CP',
     given: [setups('twinTrailer')],
@@ -164,7 +174,7 @@ export const FIN_RULES: readonly Rule[] = [
     level: 'conflict',
     cause: 'A twin is fast and loose; it lets go when the wave is steep and fast.',
     source: 'CP',
-    given: [SEAS.wellOverhead, TWO_FINS],
+    given: [SEAS.wellOverhead, TWO_FINS, not(kinds('keelFish'))],
     says: ({ facts }) => `It stands on ${SETUP_WORDS[facts.board.fins.setup]} fins`,
   }),
   rule({
@@ -178,9 +188,19 @@ export const FIN_RULES: readonly Rule[] = [
     says: () => 'It stands on four fins',
   }),
   rule({
+    id: 'quad-late',
+    group: 'fins',
+    title: 'Four fins on a late drop',
+    level: 'note',
+    cause: 'Four fins need speed: on a late drop three with a larger rear give something to pivot on.',
+    source: 'CP',
+    given: [SEAS.steep, SEAS.overhead, setups('quad')],
+    says: () => 'It stands on four fins',
+  }),
+  rule({
     id: 'much-toe',
     group: 'fins',
-    title: 'Much toe',
+    title: 'A lot of toe',
     level: 'look',
     cause: 'Usual is about a quarter inch; more turns at once and drags in a line.',
     lever: { id: 'toe', way: -1 },
@@ -224,7 +244,7 @@ export const FIN_RULES: readonly Rule[] = [
   rule({
     id: 'much-cant',
     group: 'fins',
-    title: 'Much cant',
+    title: 'A lot of cant',
     level: 'note',
     cause: 'Usual is 4 to 8 degrees; more is sensitive and lets the tail drop.',
     lever: { id: 'cant', way: -1 },

@@ -1,7 +1,6 @@
 import { INCH_mm } from '../../units/length.ts';
-import { FOIL_BALANCE_mm } from '../../tolerances.ts';
 import { THE_LAST } from '../known.ts';
-import { families, not, numberWords, RIDERS, SEAS } from '../line.ts';
+import { both, kinds, not, numberWords, RIDERS, SEAS } from '../line.ts';
 import { against, type Found, percent, rule, type Rule, type Writer } from '../rule.ts';
 
 const noseThicker = ({ value }: Found<unknown>, w: Writer) =>
@@ -11,10 +10,11 @@ const tailThicker = ({ value }: Found<unknown>, w: Writer) =>
 const railFull = ({ value, facts }: Found<unknown>, w: Writer) =>
   `The rail at the wide point is ${percent(value)} full, ${w.mm(facts.railThickWide_mm)} thick`;
 
-/** Balanced, and a little for the fraction it is written in. */
-const BALANCED_mm = 1.3 * FOIL_BALANCE_mm;
 /** An eighth is a significant change of thickness on a short board, a quarter on a long one; a tenth of a mm is nothing. CP. */
 const THICKER_mm = { shortUnder: 84 * INCH_mm, short: INCH_mm / 8 + 0.1, long: INCH_mm / 4 + 0.1 } as const;
+
+/** Who a board with its foam behind is drawn for. */
+const FOR_THE_BACK_FOOT = both(RIDERS.backFooted, RIDERS.sharp);
 
 /** Foil: where the foam sits, and how it is hidden. */
 export const FOIL_RULES: readonly Rule[] = [
@@ -23,11 +23,11 @@ export const FOIL_RULES: readonly Rule[] = [
     group: 'foil',
     title: 'Foil fuller in the nose',
     level: 'note',
-    cause: 'A balanced foil stays within 0.05 in; meant, it puts foam under the chest and the front foot.',
+    cause: 'A balanced foil stays within a tenth of an inch; meant, it puts foam under the chest and the front foot.',
     lever: { id: 'foilForward', way: -1 },
     school: { question: 'foil', answer: 'balanced' },
     source: 'CP',
-    reads: ['foilBias12_mm', 'over', BALANCED_mm],
+    reads: ['foilBias12_mm', 'over', { usual: 'high' }],
     says: noseThicker,
   }),
   rule({
@@ -35,11 +35,11 @@ export const FOIL_RULES: readonly Rule[] = [
     group: 'foil',
     title: 'Foil fuller in the tail',
     level: 'note',
-    cause: 'A balanced foil stays within 0.05 in; meant, it puts foam under the back foot.',
+    cause: 'A balanced foil stays within a tenth of an inch; meant, it puts foam under the back foot.',
     lever: { id: 'foilForward', way: 1 },
     school: { question: 'foil', answer: 'balanced' },
     source: 'CP',
-    reads: ['foilBias12_mm', 'under', -BALANCED_mm],
+    reads: ['foilBias12_mm', 'under', { usual: 'low' }],
     says: tailThicker,
   }),
   rule({
@@ -50,6 +50,19 @@ export const FOIL_RULES: readonly Rule[] = [
     cause: 'A board a quarter inch thicker in its back half is extreme: the nose dives when it is paddled.',
     lever: { id: 'foilForward', way: 1 },
     source: 'CP',
+    given: [not(FOR_THE_BACK_FOOT)],
+    reads: ['foilBias12_mm', 'under', -0.25 * INCH_mm],
+    says: tailThicker,
+  }),
+  rule({
+    id: 'foil-aft-meant',
+    group: 'foil',
+    title: 'Back half a quarter inch thicker',
+    level: 'note',
+    cause: 'That is extreme: right under a sharp back foot, and under nobody else. Meant for this rider?',
+    lever: { id: 'foilForward', way: 1 },
+    source: 'CP',
+    given: [FOR_THE_BACK_FOOT],
     reads: ['foilBias12_mm', 'under', -0.25 * INCH_mm],
     says: tailThicker,
   }),
@@ -61,7 +74,7 @@ export const FOIL_RULES: readonly Rule[] = [
     cause: 'Foam so far forward swings, and lifts the tail out of its work.',
     lever: { id: 'foilForward', way: -1 },
     source: 'derived',
-    given: [not(families('longboard', 'gun'))],
+    given: [kinds('performanceShortboard', 'smallWave', 'keelFish', 'modernFish', 'quadFish', 'twin')],
     reads: ['foilBias12_mm', 'over', 0.25 * INCH_mm],
     says: noseThicker,
   }),
@@ -88,7 +101,7 @@ export const FOIL_RULES: readonly Rule[] = [
     school: { question: 'foil', answer: 'biased' },
     source: 'CP',
     given: [RIDERS.backFooted],
-    reads: ['foilBias12_mm', 'over', -0.02 * INCH_mm],
+    reads: ['foilBias12_mm', 'over', { usual: 'high' }],
     says: ({ m }, w) => `Nose 12 is ${w.mm(m.noseThickness12_mm)} and tail 12 ${w.mm(m.tailThickness12_mm)} thick`,
   }),
   rule({
@@ -119,7 +132,7 @@ export const FOIL_RULES: readonly Rule[] = [
     lever: { id: 'foilForward', way: 1 },
     source: 'derived',
     given: [RIDERS.novice],
-    reads: ['chestShare', 'under', { usual: 'low' }],
+    reads: ['chestShare', 'under', { usual: 'low', times: 1.1 }],
     says: ({ facts, m }, w) => `Under the chest there are ${w.L(facts.under.chest_L)} of ${w.L(m.volume_L)}`,
   }),
   rule({

@@ -5,12 +5,8 @@ import { either, families, measured, NOSE_CONCAVE, not, RIDERS, SEAS, tails } fr
 import { against, type Found, percent, rule, type Rule, type Writer } from '../rule.ts';
 
 const LONGBOARD = families('longboard');
-const wide12 =
-  (end: 'nose' | 'tail') =>
-  ({ value, m }: Found<unknown>, w: Writer) =>
-    `${end === 'nose' ? 'Nose' : 'Tail'} 12 is ${w.mm(end === 'nose' ? m.noseWidth12_mm : m.tailWidth12_mm)}, ${percent(value)} of the width`;
-const tail12 = wide12('tail');
-const nose12 = wide12('nose');
+const tail12 = ({ value, m }: Found<unknown>, w: Writer) =>
+  `Tail 12 is ${w.mm(m.tailWidth12_mm)}, ${percent(value)} of the width`;
 
 /** Outline: wide point, straight or curved, nose, tail, wings. */
 export const OUTLINE_RULES: readonly Rule[] = [
@@ -58,23 +54,21 @@ export const OUTLINE_RULES: readonly Rule[] = [
     cause: 'It drives and runs, and turns only from the tail; curve fits the face.',
     lever: { id: 'curvier', way: 1 },
     source: 'CP',
-    given: [SEAS.steep],
+    given: [SEAS.steep, not(families('gun', 'longboard'))],
     reads: ['straightness', 'over', { usual: 'high' }],
-    says: ({ value, line }) =>
-      `The middle of the rail line has a radius of ${value.toFixed(1)} lengths, usually up to ${line.toFixed(1)}`,
+    says: () => 'The rail line runs straighter between the feet than boards of its family usually do',
   }),
   rule({
     id: 'straight-flat-front-foot',
     group: 'outline',
     title: 'Straight outline and flat entry under a front foot',
-    level: 'conflict',
+    level: 'look',
     cause: 'A straight outline with a flat entry catches under a front-footed rider.',
     lever: { id: 'noseRocker', way: 1 },
     source: 'CP',
-    given: [RIDERS.frontFooted, measured('straightness', 'over', { usual: 'low', into: 0.5 })],
-    reads: ['noseRockerShare', 'under', { usual: 'low' }],
-    says: ({ facts, m }, w) =>
-      `Nose lift ${w.mm(m.noseRocker_mm)} on a rail line of ${facts.straightness.toFixed(1)} lengths radius`,
+    given: [RIDERS.frontFooted, SEAS.overhead],
+    reads: ['noseRocker_mm', 'under', 4.1 * INCH_mm],
+    says: ({ m }, w) => `Nose lift ${w.mm(m.noseRocker_mm)} on a straight rail line`,
   }),
   rule({
     id: 'curved-rail-weak',
@@ -86,8 +80,7 @@ export const OUTLINE_RULES: readonly Rule[] = [
     source: 'CP',
     given: [SEAS.weak],
     reads: ['straightness', 'under', { usual: 'low' }],
-    says: ({ value, line }) =>
-      `The middle of the rail line has a radius of ${value.toFixed(1)} lengths, usually from ${line.toFixed(1)}`,
+    says: () => 'The rail line is curvier between the feet than boards of its family usually are',
   }),
   rule({
     id: 'wide-tail-front-foot-big',
@@ -96,9 +89,10 @@ export const OUTLINE_RULES: readonly Rule[] = [
     level: 'conflict',
     cause: 'A wide tail lets go at speed, most of all under a front-footed rider.',
     lever: { id: 'tailWidth', way: -1 },
+    school: { question: 'tail', answer: 'hold' },
     source: 'CP',
     given: [RIDERS.frontFooted, SEAS.overhead],
-    reads: ['tailShare', 'over', 0.78],
+    reads: ['tailShare', 'over', 0.77],
     says: (found, w) => `${tail12(found, w)}${against(found.c, (f) => f.m.tailWidth12_mm, w.mm)}`,
   }),
   rule({
@@ -111,8 +105,8 @@ export const OUTLINE_RULES: readonly Rule[] = [
     school: { question: 'tail', answer: 'hold' },
     source: 'CP',
     given: [SEAS.overhead],
-    reads: ['tailShare', 'over', { usual: 'high' }],
-    says: (found, w) => `${tail12(found, w)}, usually up to ${percent(found.line)}`,
+    reads: ['tailWidth12_mm', 'over', { usual: 'high' }],
+    says: ({ value, line }, w) => `Tail 12 is ${w.mm(value)}, usually up to ${w.mm(line)}`,
   }),
   rule({
     id: 'narrow-tail-weak',
@@ -123,8 +117,8 @@ export const OUTLINE_RULES: readonly Rule[] = [
     lever: { id: 'tailWidth', way: 1 },
     source: 'CP',
     given: [SEAS.weak],
-    reads: ['tailShare', 'under', { usual: 'low' }],
-    says: (found, w) => `${tail12(found, w)}, usually from ${percent(found.line)}`,
+    reads: ['tailWidth12_mm', 'under', { usual: 'low' }],
+    says: ({ value, line }, w) => `Tail 12 is ${w.mm(value)}, usually from ${w.mm(line)}`,
   }),
   rule({
     id: 'power-tail-narrow',
@@ -136,8 +130,8 @@ export const OUTLINE_RULES: readonly Rule[] = [
     school: { question: 'tail', answer: 'power' },
     source: 'CP',
     given: [SEAS.known, not(SEAS.overhead)],
-    reads: ['tailShare', 'under', { usual: 'low', into: 0.25 }],
-    says: tail12,
+    reads: ['tailWidth12_mm', 'under', { usual: 'low', into: 0.1 }],
+    says: ({ value }, w) => `Tail 12 is ${w.mm(value)}`,
   }),
   rule({
     id: 'block-big-waves',
@@ -146,6 +140,7 @@ export const OUTLINE_RULES: readonly Rule[] = [
     level: 'conflict',
     cause: 'Area at the very tail is small-wave speed; less of it holds in steep faces and drags less in mid-face.',
     lever: { id: 'block', way: -1 },
+    school: { question: 'tail', answer: 'hold' },
     source: 'CP',
     given: [SEAS.bigAndPowerful],
     reads: ['blockShare', 'over', 0.36],
@@ -234,8 +229,8 @@ export const OUTLINE_RULES: readonly Rule[] = [
     lever: { id: 'noseWidth', way: -1 },
     source: 'CP',
     given: [SEAS.steep],
-    reads: ['noseShare', 'over', { usual: 'high' }],
-    says: (found, w) => `${nose12(found, w)}, usually up to ${percent(found.line)}`,
+    reads: ['noseWidth12_mm', 'over', { usual: 'high' }],
+    says: ({ value, line }, w) => `Nose 12 is ${w.mm(value)}, usually up to ${w.mm(line)}`,
   }),
   rule({
     id: 'drawn-nose-weak',
@@ -246,8 +241,8 @@ export const OUTLINE_RULES: readonly Rule[] = [
     lever: { id: 'noseWidth', way: 1 },
     source: 'CP',
     given: [either(SEAS.weak, RIDERS.novice)],
-    reads: ['noseShare', 'under', { usual: 'low' }],
-    says: (found, w) => `${nose12(found, w)}, usually from ${percent(found.line)}`,
+    reads: ['noseWidth12_mm', 'under', { usual: 'low' }],
+    says: ({ value, line }, w) => `Nose 12 is ${w.mm(value)}, usually from ${w.mm(line)}`,
   }),
   rule({
     id: 'nose-rider-narrow-tail',
@@ -258,8 +253,8 @@ export const OUTLINE_RULES: readonly Rule[] = [
     lever: { id: 'tailWidth', way: 1 },
     source: 'CP',
     given: [LONGBOARD, NOSE_CONCAVE],
-    reads: ['tailShare', 'under', { usual: 'low' }],
-    says: tail12,
+    reads: ['tailWidth12_mm', 'under', { usual: 'low' }],
+    says: ({ value, line }, w) => `Tail 12 is ${w.mm(value)}, usually from ${w.mm(line)}`,
   }),
 ];
 

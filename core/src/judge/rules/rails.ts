@@ -19,9 +19,11 @@ export const RAIL_RULES: readonly Rule[] = [
     knows: ONLY_FIN,
     reads: [
       {
-        words: 'the end of the hard edge ahead of the fin’s leading edge',
+        words:
+          'the end of the hard edge ahead of the back of the fin, on a longboard ahead of 12 in up where that is more',
         unit: 'mm',
-        read: (facts, { centre }) => facts.hardTo_mm - centre.trailingEdge_mm - centre.template.base_mm,
+        read: (facts, { centre }) =>
+          facts.hardTo_mm - Math.max(centre.trailingEdge_mm, facts.board.family === 'longboard' ? 12 * INCH_mm : 0),
       },
       'over',
       8 * INCH_mm,
@@ -98,6 +100,7 @@ export const RAIL_RULES: readonly Rule[] = [
     level: 'note',
     cause: 'Nothing releases behind the fin: it draws round and slow.',
     lever: { id: 'edgeLength', way: 1 },
+    school: { question: 'edge', answer: 'hard' },
     source: 'CP',
     given: NOSE_RIDER,
     reads: ['hardTo_mm', 'under', 4 * INCH_mm],
@@ -123,6 +126,7 @@ export const RAIL_RULES: readonly Rule[] = [
     level: 'note',
     cause: 'They hold water and drop down the face; lower ones go high and fast.',
     lever: { id: 'railDown', way: 1 },
+    school: { question: 'edge', answer: 'hard' },
     source: 'CP',
     given: [SEAS.powerful, SHORT],
     reads: ['railApex', 'over', 0.47],

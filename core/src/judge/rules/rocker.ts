@@ -1,19 +1,28 @@
 import { INCH_mm } from '../../units/length.ts';
+import type { Facts } from '../../measure/facts.ts';
 import type { Case } from '../case.ts';
-import { families, measured, not, RIDERS, SEAS, setups, usual } from '../line.ts';
+import { families, measured, not, numberWords, RIDERS, SEAS, setups, usual } from '../line.ts';
 import { against, type Found, radians, rule, type Rule, type Writer } from '../rule.ts';
 
 const LONGBOARD = families('longboard');
-const from = ({ c, facts }: Found<unknown>, key: 'noseRockerShare' | 'tailRockerShare', w: Writer) =>
-  `usually from ${w.mm(usual(c, key).low * facts.L)} at this length`;
-const upTo = ({ c, facts }: Found<unknown>, key: 'noseRockerShare' | 'tailRockerShare', w: Writer) =>
-  `usually up to ${w.mm(usual(c, key).high * facts.L)} at this length`;
+const from = ({ c }: Found<unknown>, key: 'noseRocker_mm' | 'tailRocker_mm', w: Writer) =>
+  `usually from ${w.mm(usual(c, key).low)} at this length`;
+const upTo = ({ c }: Found<unknown>, key: 'noseRocker_mm' | 'tailRocker_mm', w: Writer) =>
+  `usually up to ${w.mm(usual(c, key).high)} at this length`;
 
 /** Where a lift lies in its usual range: 0 at its low end, 1 at its high one. */
-function place(c: Case, key: 'noseRockerShare' | 'tailRockerShare'): number {
+function place(c: Case, key: 'noseRocker_mm' | 'tailRocker_mm'): number {
   const { low, high } = usual(c, key);
-  return (c.facts[key] - low) / (high - low);
+  return (c.facts.m[key] - low) / (high - low);
 }
+
+/** Under this a short board's entry is low for steep waves, whatever its kind. CP. */
+const STEEP_ENTRY_mm = 4.25 * INCH_mm;
+const LOW_IN_STEEP = {
+  words: `${numberWords(STEEP_ENTRY_mm, 'mm')}, or the low end of its usual range where that is more`,
+  at: (_known: unknown, _facts: Facts, c: Case) =>
+    Math.max(STEEP_ENTRY_mm, usual(c, 'noseRocker_mm').low) - INCH_mm / 16,
+} as const;
 
 /** Rocker: entry, tail, flat, evenness. Lifts are compared as shares of the length, so that sizes of a model agree. */
 export const ROCKER_RULES: readonly Rule[] = [
@@ -21,13 +30,13 @@ export const ROCKER_RULES: readonly Rule[] = [
     id: 'flat-entry-steep',
     group: 'rocker',
     title: 'Low entry for steep waves',
-    level: 'conflict',
+    level: 'look',
     cause: 'Too low an entry pearls on the drop and digs.',
     lever: { id: 'noseRocker', way: 1 },
     source: 'CP',
     given: [SEAS.steep],
-    reads: ['noseRockerShare', 'under', { usual: 'low' }],
-    says: (found, w) => `Nose lift is ${w.mm(found.m.noseRocker_mm)}, ${from(found, 'noseRockerShare', w)}`,
+    reads: ['noseRocker_mm', 'under', LOW_IN_STEEP],
+    says: ({ value, line }, w) => `Nose lift is ${w.mm(value)}, here usually from ${w.mm(line)}`,
   }),
   rule({
     id: 'low-entry',
@@ -39,21 +48,21 @@ export const ROCKER_RULES: readonly Rule[] = [
     lever: { id: 'noseRocker', way: 1 },
     source: 'CP',
     given: [not(SEAS.steep)],
-    reads: ['noseRockerShare', 'under', { usual: 'low', times: 0.9 }],
-    says: (found, w) => `Nose lift is ${w.mm(found.m.noseRocker_mm)}, ${from(found, 'noseRockerShare', w)}`,
+    reads: ['noseRocker_mm', 'under', { usual: 'low' }],
+    says: (found, w) => `Nose lift is ${w.mm(found.m.noseRocker_mm)}, ${from(found, 'noseRocker_mm', w)}`,
   }),
   rule({
     id: 'high-entry-weak',
     group: 'rocker',
-    title: 'Much nose rocker for weak waves',
+    title: 'A lot of nose rocker for weak waves',
     level: 'look',
     cause: 'It pushes water and gets in late; small-wave boards have less entry.',
     lever: { id: 'noseRocker', way: -1 },
     source: 'CP',
     given: [SEAS.weak],
-    reads: ['noseRockerShare', 'over', { usual: 'high' }],
+    reads: ['noseRocker_mm', 'over', { usual: 'high' }],
     says: (found, w) =>
-      `Nose lift is ${w.mm(found.m.noseRocker_mm)}${against(found.c, (f) => f.m.noseRocker_mm, w.mm)}, ${upTo(found, 'noseRockerShare', w)}`,
+      `Nose lift is ${w.mm(found.m.noseRocker_mm)}${against(found.c, (f) => f.m.noseRocker_mm, w.mm)}, ${upTo(found, 'noseRocker_mm', w)}`,
   }),
   rule({
     id: 'steep-even-entry',
@@ -75,21 +84,21 @@ export const ROCKER_RULES: readonly Rule[] = [
     cause: 'Fast in a line and stuck in it: even small-wave boards want some curve off the fins to pivot on.',
     lever: { id: 'tailRocker', way: 1 },
     source: 'CP',
-    reads: ['tailRockerShare', 'under', { usual: 'low' }],
-    says: (found, w) => `Tail lift is ${w.mm(found.m.tailRocker_mm)}, ${from(found, 'tailRockerShare', w)}`,
+    reads: ['tailRocker_mm', 'under', { usual: 'low' }],
+    says: (found, w) => `Tail lift is ${w.mm(found.m.tailRocker_mm)}, ${from(found, 'tailRocker_mm', w)}`,
   }),
   rule({
     id: 'much-tail-rocker',
     group: 'rocker',
-    title: 'Much tail rocker',
+    title: 'A lot of tail rocker',
     level: 'look',
     cause: 'It turns tight and drags; it wants to be pumped.',
     lever: { id: 'tailRocker', way: -1 },
     source: 'CP',
     given: [not(SEAS.steep)],
-    reads: ['tailRockerShare', 'over', { usual: 'high' }],
+    reads: ['tailRocker_mm', 'over', { usual: 'high' }],
     says: (found, w) =>
-      `Tail lift is ${w.mm(found.m.tailRocker_mm)}${against(found.c, (f) => f.m.tailRocker_mm, w.mm)}, ${upTo(found, 'tailRockerShare', w)}`,
+      `Tail lift is ${w.mm(found.m.tailRocker_mm)}${against(found.c, (f) => f.m.tailRocker_mm, w.mm)}, ${upTo(found, 'tailRocker_mm', w)}`,
   }),
   rule({
     id: 'stiff-in-steep',
@@ -100,14 +109,14 @@ export const ROCKER_RULES: readonly Rule[] = [
     lever: { id: 'tailRocker', way: 1 },
     source: 'CP',
     given: [SEAS.steep],
-    reads: ['tailRockerShare', 'under', { usual: 'low', into: 0.1 }],
+    reads: ['tailRocker_mm', 'under', { usual: 'low', into: 0.1 }],
     says: ({ m }, w) => `Tail lift is ${w.mm(m.tailRocker_mm)} in steep waves`,
   }),
   rule({
     id: 'kicked-longboard',
     group: 'rocker',
     title: 'Kicked tail on a longboard',
-    level: 'look',
+    level: 'note',
     cause: 'The same lift over a shorter length is more curve: the tail serves turns and drags in mid-board.',
     lever: { id: 'tailKick', way: 1 },
     school: { question: 'longRocker', answer: 'even' },
@@ -135,10 +144,10 @@ export const ROCKER_RULES: readonly Rule[] = [
     title: 'No flat between the feet of a heavy rider',
     level: 'look',
     cause: 'A flat spot between the feet helps a heavy rider plane.',
-    lever: { id: 'tailRocker', way: -1 },
+    lever: { id: 'flat', way: 1 },
     source: 'CP',
     given: [RIDERS.heavy],
-    reads: ['flatShare', 'under', { usual: 'low' }],
+    reads: ['flatShare', 'under', { usual: 'low', times: 1.1 }],
     says: ({ facts, value, line }, w) =>
       `A straightedge finds ${w.mm(value * facts.L)} of flat, usually from ${w.mm(line * facts.L)}`,
   }),
@@ -155,7 +164,7 @@ export const ROCKER_RULES: readonly Rule[] = [
       {
         words: 'how far nose and tail lift over the length lie into their usual ranges, on the mean',
         unit: '%',
-        read: (_facts, _known, c) => (place(c, 'noseRockerShare') + place(c, 'tailRockerShare')) / 2,
+        read: (_facts, _known, c) => (place(c, 'noseRocker_mm') + place(c, 'tailRocker_mm')) / 2,
       },
       'under',
       0.25,
@@ -176,7 +185,7 @@ export const ROCKER_RULES: readonly Rule[] = [
       measured('tailRockerShare', 'under', 0.03),
       not(setups('keels')),
     ],
-    reads: ['finRake_rad', 'over', radians(31)],
+    reads: ['finRake_rad', 'over', radians(36)],
     says: ({ m, value }, w) =>
       `${w.mm(m.width_mm)} wide with ${w.mm(m.tailRocker_mm)} of tail lift, fins raked ${((value * 180) / Math.PI).toFixed(0)} degrees`,
   }),
@@ -188,7 +197,6 @@ export const ROCKER_RULES: readonly Rule[] = [
     cause: 'Curve that comes and goes pushes water; see the side light, and lift the mark that asks for it.',
     source: 'derived',
     reads: ['rockerEvenness', 'under', { usual: 'low', plus: -0.05 }],
-    says: ({ c, value }) =>
-      `Evenness of the middle third is ${value.toFixed(2)}, usually from ${usual(c, 'rockerEvenness').low.toFixed(2)}; 1 is an arc of a circle`,
+    says: () => 'Between the feet the bottom’s curve comes and goes',
   }),
 ];

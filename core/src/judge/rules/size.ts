@@ -1,12 +1,12 @@
 import { levers } from '../../shape/gains.ts';
 import { curveTroubles, hollowsOf } from '../../shape/troubles.ts';
 import { FAMILY_WORDS, TAILS } from '../../document/kinds.ts';
-import type { Board, Family } from '../../document/schema.ts';
+import type { Board } from '../../document/schema.ts';
 import { finTroubles } from '../../fins/checks.ts';
-import { FAMILY_SHARE, LITRES_PER_KG } from '../../rider/litres.ts';
+import { KIND_WORDS } from '../../rider/kinds.ts';
 import { INCH_mm } from '../../units/length.ts';
-import { ITS_MODEL, LAST_OF_FAMILY, THE_RIDER, THE_TARGET, WINGS } from '../known.ts';
-import { families, type Given, not, numberWords, RIDERS, SEAS, SHORT } from '../line.ts';
+import { ITS_MODEL, LAST_OF_FAMILY, LITRES_COUNT, THE_RIDER, THE_TARGET, WINGS } from '../known.ts';
+import { both, either, families, type Given, kinds, measured, not, numberWords, RIDERS, SEAS, SHORT } from '../line.ts';
 import { rule, type Rule } from '../rule.ts';
 
 /** Most a rider steps down at a time: about 6 in of length (CP). */
@@ -14,27 +14,16 @@ const STEP_DOWN_mm = 6 * INCH_mm;
 /** A model makes sense from so much shorter to so much longer than it was drawn. Our own run. */
 export const SENSIBLE_RUN = { shorter: 0.9, longer: 1.16 } as const;
 /** So much of the range's low end is missing before it is far below. Our own. */
-const FAR_BELOW = 0.88;
+const FAR_BELOW = 0.68;
+/** So much over the range's high end is far over it; less than this is no note. Our own. */
+const FAR_ABOVE = 1.5;
+const LITTLE_OVER = 1.03;
 /** Fewer litres than this share of the last board's are more than a step of 6 in takes. Our own. */
 const STEP_DOWN_LITRES = 0.875;
-/** Litres a kilogram under which nobody learns, on a shortboard. CP. */
-const LEARNERS_LEAST = 0.5;
 /** The shortest for waves well overhead. CP. */
 const SHORTEST_mm = { gun: 96 * INCH_mm, other: 78 * INCH_mm } as const;
 
 const HOLLOW: Given = { words: 'a curve that came out hollow', holds: (c) => hollowsOf(c.facts.shape).length > 0 };
-
-/** Wider than this for its length a board is wide for its family: 7 % over the widest of our models for its length. Our own. */
-const WIDE: Readonly<Partial<Record<Family, { at_mm: number; width_mm: number; slope: number }>>> = {
-  shortboard: { at_mm: 65 * INCH_mm, width_mm: 20.6 * INCH_mm, slope: -0.06 },
-  twin: { at_mm: 70 * INCH_mm, width_mm: 20.6 * INCH_mm, slope: -0.04 },
-};
-const wideWords = Object.entries(WIDE)
-  .map(
-    ([family, { at_mm, width_mm, slope }]) =>
-      `${numberWords(width_mm, 'mm')} at ${numberWords(at_mm, 'feet')} for a ${FAMILY_WORDS[family as Family]}, ${numberWords(-slope * INCH_mm, 'mm')} less for each inch longer`,
-  )
-  .join('; ');
 
 /** The ends of a board that come to nothing in plan. */
 const needles = ({ outline: { nose, tail } }: Board): string[] => [
@@ -52,7 +41,7 @@ export const SIZE_RULES: readonly Rule[] = [
     cause: 'It sits low and catches late; no shape makes up for it.',
     lever: { id: 'thickness', way: 1 },
     source: 'CP',
-    knows: THE_TARGET,
+    knows: LITRES_COUNT,
     reads: [
       'volume_L',
       'under',
@@ -71,10 +60,14 @@ export const SIZE_RULES: readonly Rule[] = [
     cause: 'It will sit low and catch late; thickness is the quickest lever.',
     lever: { id: 'thickness', way: 1 },
     source: 'CP',
-    knows: THE_TARGET,
-    reads: ['volume_L', 'under', { words: 'the low end of that range', at: ({ target }) => target.low_L }],
-    says: ({ value, line }, w) =>
-      `${w.L(value)} where this rider’s range starts at ${w.L(line)}, ${w.L(line - value)} under`,
+    knows: LITRES_COUNT,
+    reads: [
+      'volume_L',
+      'under',
+      { words: 'the low end of that range, 0.3 L left aside', at: ({ target }) => target.low_L - 0.3 },
+    ],
+    says: ({ value, target }, w) =>
+      `${w.L(value)} where this rider’s range starts at ${w.L(target.low_L)}, ${w.L(target.low_L - value)} under`,
   }),
   rule({
     id: 'litres-above',
@@ -84,31 +77,136 @@ export const SIZE_RULES: readonly Rule[] = [
     cause: 'It may feel corky; take thickness or fullness out of the rail.',
     lever: { id: 'thickness', way: -1 },
     source: 'CP',
-    knows: THE_TARGET,
-    reads: ['volume_L', 'over', { words: 'the high end of that range', at: ({ target }) => target.high_L }],
-    says: ({ value, line }, w) =>
-      `${w.L(value)} where this rider’s range ends at ${w.L(line)}, ${w.L(value - line)} over`,
-  }),
-  rule({
-    id: 'novice-expert-litres',
-    group: 'size',
-    title: 'A learner on an expert’s litres',
-    level: 'conflict',
-    cause: 'Learners want 0.65 to 0.9 L per kg: first waves, then turns.',
-    lever: { id: 'thickness', way: 1 },
-    source: 'CP',
-    knows: THE_RIDER,
-    given: [RIDERS.novice],
+    knows: LITRES_COUNT,
     reads: [
       'volume_L',
-      'under',
+      'over',
       {
-        words: `${LEARNERS_LEAST} L per kg times what the family carries`,
-        at: ({ rider }, facts) => LEARNERS_LEAST * rider.mass_kg * FAMILY_SHARE[facts.board.family],
+        words: `${numberWords(LITTLE_OVER, '%')} of the high end of that range`,
+        at: ({ target }) => LITTLE_OVER * target.high_L,
       },
     ],
-    says: ({ value, rider }, w) =>
-      `${w.L(value)} for ${w.kg(rider.mass_kg)} is ${(value / rider.mass_kg).toFixed(2)} L per kg; experts ride ${LITRES_PER_KG.expert[0]} to ${LITRES_PER_KG.expert[1]}`,
+    says: ({ value, target }, w) =>
+      `${w.L(value)} where this rider’s range ends at ${w.L(target.high_L)}, ${w.L(value - target.high_L)} over`,
+  }),
+  rule({
+    id: 'litres-far-above',
+    group: 'size',
+    title: 'Far too many litres',
+    level: 'conflict',
+    cause: 'It floats on top of the water and will not be set; a smaller board, not a thinner rail.',
+    lever: { id: 'thickness', way: -1 },
+    source: 'CP',
+    knows: LITRES_COUNT,
+    reads: [
+      'volume_L',
+      'over',
+      {
+        words: `${numberWords(FAR_ABOVE, '%')} of the high end of that range`,
+        at: ({ target }) => FAR_ABOVE * target.high_L,
+      },
+    ],
+    says: ({ value, target }, w) => `${w.L(value)} where this rider’s range ends at ${w.L(target.high_L)}`,
+  }),
+  rule({
+    id: 'not-to-learn-on',
+    group: 'size',
+    title: 'Not a board to learn on',
+    level: 'conflict',
+    cause: 'First waves, then turns: a mid-length of 6’8 to 7’4 or a longboard of 8’6 to 9’2 gets them standing.',
+    source: 'CP',
+    knows: THE_TARGET,
+    given: [RIDERS.novice, { words: 'a kind that is not for learning', holds: ({ target }) => target?.said === 'no' }],
+    says: ({ c }, w) => `This is a ${KIND_WORDS[c.kind]} of ${w.feet(c.facts.L)}, for a rider who is learning`,
+  }),
+  rule({
+    id: 'waves-beyond-rider',
+    group: 'size',
+    title: 'Waves beyond what the rider does yet',
+    level: 'conflict',
+    cause:
+      'No shape and no foam makes up for it. Come here by way of smaller waves, start on a longer board, and ask those who surf there.',
+    source: 'CP',
+    given: [
+      either(
+        both(RIDERS.novice, either(SEAS.overhead, SEAS.powerful)),
+        both(RIDERS.intermediate, either(SEAS.wellOverhead, both(SEAS.overhead, SEAS.powerful))),
+      ),
+    ],
+    says: ({ c }) =>
+      `These waves are ${c.waves?.size === 'wellOverhead' ? 'well overhead' : c.waves?.size === 'overhead' ? 'overhead' : 'powerful'}; the rider ${c.rider?.ability === 'novice' ? 'is learning' : 'rides along the face'}`,
+  }),
+  rule({
+    id: 'gun-early',
+    group: 'size',
+    title: 'A gun for a rider who does not turn yet',
+    level: 'look',
+    cause: 'It asks to be turned early and late drops to be made; a longer, easier board teaches both first.',
+    source: 'CP',
+    given: [kinds('semiGun', 'bigWaveGun'), RIDERS.intermediate],
+    says: ({ c }) => `This is a ${KIND_WORDS[c.kind]}, the rider rides along the face`,
+  }),
+  rule({
+    id: 'past-its-waves',
+    group: 'size',
+    title: 'Past what this board holds',
+    level: 'conflict',
+    cause:
+      'In overhead, steep waves its tail lets go and its nose is in the way: a narrower tail and more curve belong there.',
+    source: 'CP',
+    given: [
+      kinds('keelFish', 'quadFish', 'modernFish', 'noseRider', 'pig', 'allRoundLongboard', 'performanceLongboard'),
+      SEAS.steep,
+      SEAS.overhead,
+    ],
+    says: ({ c }) => `This is a ${KIND_WORDS[c.kind]}`,
+  }),
+  rule({
+    id: 'twin-in-steep',
+    group: 'size',
+    title: 'Twin in overhead, steep waves',
+    level: 'look',
+    cause: 'Fast and loose where hold is wanted; a trailer or a narrower tail helps.',
+    lever: { id: 'trailer', way: 1 },
+    source: 'CP',
+    given: [kinds('twin'), SEAS.steep, SEAS.overhead],
+    says: ({ facts }, w) => `A twin of ${w.feet(facts.L)}`,
+  }),
+  rule({
+    id: 'drawn-for-another',
+    group: 'stance',
+    title: 'Drawn for another rider',
+    level: 'conflict',
+    cause: 'Foam, nose and lift ask for an expert’s back foot; softened, it is a board for this one.',
+    lever: { id: 'soften', way: 1 },
+    source: 'CP',
+    given: [RIDERS.early, RIDERS.frontFooted],
+    reads: [
+      {
+        words:
+          'of foam an eighth fuller in the tail, nose lift over 5 in, nose 12 under 11 1/2 in on a board under 6’6, how many hold',
+        unit: '',
+        read: (facts) =>
+          Number(facts.foilBias_mm < -0.12 * INCH_mm) +
+          Number(facts.m.noseRocker_mm > 5.03 * INCH_mm) +
+          Number(facts.m.noseWidth12_mm < 11.5 * INCH_mm && facts.L < 78 * INCH_mm),
+      },
+      'from',
+      2,
+    ],
+    says: ({ facts, m }, w) =>
+      `Nose lift ${w.mm(m.noseRocker_mm)}, nose 12 ${w.mm(m.noseWidth12_mm)}, the tail ${w.mm(Math.max(0, -facts.foilBias_mm))} thicker than the nose`,
+  }),
+  rule({
+    id: 'slides-over-head',
+    group: 'size',
+    title: 'A tail for small waves',
+    level: 'note',
+    cause: 'Good here; over head high it will slide.',
+    source: 'CP',
+    given: [kinds('smallWave'), SEAS.known, not(SEAS.overhead), measured('tailShare', 'over', 0.8)],
+    reads: ['block_mm', 'over', 8 * INCH_mm],
+    says: ({ m }, w) => `Tail 12 is ${w.mm(m.tailWidth12_mm)} with a block of ${w.mm(m.block_mm)}`,
   }),
   rule({
     id: 'step-down-length',
@@ -196,7 +294,7 @@ export const SIZE_RULES: readonly Rule[] = [
     level: 'conflict',
     cause: 'Its tail and entry are drawn for smaller waves.',
     source: 'CP',
-    given: [families('fish', 'midLength', 'longboard'), SEAS.wellOverhead],
+    given: [families('fish', 'midLength', 'longboard'), SEAS.wellOverhead, not(SEAS.steep)],
     says: ({ facts }) => `This is a ${FAMILY_WORDS[facts.board.family]}`,
   }),
   rule({
@@ -204,7 +302,7 @@ export const SIZE_RULES: readonly Rule[] = [
     group: 'size',
     title: 'A gun for small waves',
     level: 'conflict',
-    cause: 'It will not turn, or go, in them.',
+    cause: 'It will hardly go in them; a longboard would.',
     source: 'CP',
     given: [families('gun'), SEAS.weak],
     says: ({ facts }, w) => `This is a gun of ${w.feet(facts.L)}`,
@@ -229,7 +327,7 @@ export const SIZE_RULES: readonly Rule[] = [
     lever: { id: 'noseWidth', way: 1 },
     source: 'CP',
     given: [RIDERS.frontFooted, not(SEAS.overhead)],
-    reads: ['noseShare', 'under', { usual: 'low', into: 0.1 }],
+    reads: ['noseWidth12_mm', 'under', { usual: 'low' }],
     says: ({ m }, w) => `Nose 12 is ${w.mm(m.noseWidth12_mm)} on a width of ${w.mm(m.width_mm)}`,
   }),
   rule({
@@ -241,7 +339,7 @@ export const SIZE_RULES: readonly Rule[] = [
     lever: { id: 'noseWidth', way: -1 },
     source: 'CP',
     given: [RIDERS.backFooted, not(families('longboard'))],
-    reads: ['noseShare', 'over', { usual: 'high', into: 0.1 }],
+    reads: ['noseWidth12_mm', 'over', { usual: 'high' }],
     says: ({ m }, w) => `Nose 12 is ${w.mm(m.noseWidth12_mm)} on a width of ${w.mm(m.width_mm)}`,
   }),
   rule({
@@ -275,18 +373,8 @@ export const SIZE_RULES: readonly Rule[] = [
       'Wide and short is fast down the line and not quick to answer; narrow and thicker is quick for the same litres.',
     lever: { id: 'width', way: -1 },
     source: 'CP',
-    given: [RIDERS.sharp],
-    reads: [
-      'width_mm',
-      'over',
-      {
-        words: wideWords,
-        at: (_known, { board, L }) => {
-          const wide = WIDE[board.family];
-          return wide ? wide.width_mm + wide.slope * (L - wide.at_mm) : Infinity;
-        },
-      },
-    ],
+    given: [RIDERS.sharp, SHORT],
+    reads: ['width_mm', 'over', { usual: 'high' }],
     says: ({ facts, value }, w) => `${w.mm(value)} wide on ${w.feet(facts.L)}`,
   }),
   rule({

@@ -1,7 +1,12 @@
 import { Button, Drawer } from 'antd';
 import { useState } from 'react';
 import { NoteCard } from './NoteCard.tsx';
-import { LEVEL_WORDS, useNotes } from './useNotes.ts';
+import { BuiltText } from '../../../parts/Measure.tsx';
+import { useBay } from '../useBay.ts';
+import { LEVEL_WORDS, useNotes, useReading } from './useNotes.ts';
+
+/** So many are read at once; the rest stand behind a press. */
+const AT_ONCE = 5;
 
 /** What a good shaper would say, under the ticket: the weightiest notes in a line each; a press opens them all. */
 export function BayNotes() {
@@ -12,7 +17,7 @@ export function BayNotes() {
   return (
     <div className="bay-notes" role="group" aria-label="Bay notes">
       {notes.length === 0 ? (
-        <p className="quiet">Nothing to say against it.</p>
+        <Reading />
       ) : (
         <Button block onClick={() => setOpen(true)} className="notes-button">
           <b>{counted(standing.length)}</b>
@@ -25,12 +30,13 @@ export function BayNotes() {
         </Button>
       )}
       <ul className="plain-list">
-        {standing.slice(1).map((note) => (
+        {standing.slice(1, AT_ONCE).map((note) => (
           <li key={note.rule.id} className={note.level}>
             {note.level === 'note' ? '' : '▲ '}
             {note.title}
           </li>
         ))}
+        {standing.length > AT_ONCE && <li>and {standing.length - AT_ONCE} more</li>}
       </ul>
       <Drawer
         open={open}
@@ -61,11 +67,23 @@ export function BayNotes() {
                 ))}
               </section>
             )}
-            {notes.length === 0 && <p>Nothing to say against it.</p>}
           </>
         )}
       </Drawer>
     </div>
+  );
+}
+
+/** What the board will do, when nothing is wrong with it. */
+function Reading() {
+  const sentences = useReading();
+  const { step } = useBay();
+  // There it is read large already.
+  if (step === 'check') return null;
+  return (
+    <p className="quiet" data-testid="bay-reading">
+      <BuiltText text={sentences.join(' ')} />
+    </p>
   );
 }
 

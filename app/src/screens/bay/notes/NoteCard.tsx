@@ -1,17 +1,43 @@
 import { Button, Input } from 'antd';
-import { useState } from 'react';
-import { lever, type Note } from '@june-tide/core/judge';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { FAMILY_WORDS } from '@june-tide/core/document';
+import { cureSteps, lever, type Note } from '@june-tide/core/judge';
+import { boardsToLearnOn } from '@june-tide/core/rider';
 import { BuiltText } from '../../../parts/Measure.tsx';
-import { edit, editBoard } from '../../../store/shed.ts';
+import { addBoard, edit, editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { ALotMore } from './ALotMore.tsx';
 import { firstStepWords } from './stepWords.ts';
 
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
+/** The boards this rider would learn on, each made on a press and put on the rack; this one stays. */
+function ToLearnOn() {
+  const { record, rider } = useBay();
+  const navigate = useNavigate();
+  if (!rider) return null;
+  return (
+    <>
+      {(['midLength', 'longboard'] as const).map((family) => (
+        <Button
+          key={family}
+          size="small"
+          onClick={() => {
+            const board = boardsToLearnOn(rider).find((made) => made.family === family);
+            if (board) void navigate(`/bay/${addBoard(board, record.riderId)}`);
+          }}
+        >
+          Make the {FAMILY_WORDS[family]}
+        </Button>
+      ))}
+    </>
+  );
+}
+
 /** One note: its numbers and cause, the lever with a first step, what a lot more of it does, and the shaper’s answer. */
 export function NoteCard({ note }: { note: Note }) {
-  const { record } = useBay();
+  const { record, judgedAs } = useBay();
   const [answering, setAnswering] = useState(false);
   const [reason, setReason] = useState('');
   const [refused, setRefused] = useState<string>();
@@ -26,7 +52,8 @@ export function NoteCard({ note }: { note: Note }) {
     });
     setAnswering(false);
   };
-  const step = rule.lever && lever(rule.lever.id);
+  const cures = useMemo(() => cureSteps(judgedAs, rule), [judgedAs, rule]);
+  const step = cures !== undefined && rule.lever ? lever(rule.lever.id) : undefined;
   const takeStep = () => {
     if (!rule.lever || !step) return;
     const { way } = rule.lever;
@@ -59,6 +86,7 @@ export function NoteCard({ note }: { note: Note }) {
                 <ALotMore id={rule.lever.id} way={rule.lever.way === 1 ? -1 : 1} />
               </>
             )}
+            {rule.id === 'not-to-learn-on' && <ToLearnOn />}
             <Button size="small" type="text" onClick={() => setAnswering(!answering)} aria-expanded={answering}>
               Meant it
             </Button>

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { judged, type Note } from '@june-tide/core/judge';
+import { boardReading, judged, type Note } from '@june-tide/core/judge';
 import { writerFor } from '../../../store/derived.ts';
 import { useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
@@ -9,6 +9,13 @@ export function useNotes(): readonly Note[] {
   const { record, judgedAs } = useBay();
   const settings = useShed((shed) => shed.settings);
   return useMemo(() => judged(judgedAs, writerFor(settings), record.answers), [judgedAs, settings, record.answers]);
+}
+
+/** What the board will do, in sentences to read to the rider. */
+export function useReading(): readonly string[] {
+  const { judgedAs } = useBay();
+  const settings = useShed((shed) => shed.settings);
+  return useMemo(() => boardReading(judgedAs, writerFor(settings)), [judgedAs, settings]);
 }
 
 export const LEVEL_WORDS = { conflict: 'Conflict', look: 'Look here', note: 'Note' } as const;

@@ -3,17 +3,21 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { FAMILY_WORDS } from '@june-tide/core/document';
 import { compareTraits, lever, type LeverId, LEVERS, type Note } from '@june-tide/core/judge';
 import { compared, measureOf } from '@june-tide/core/measure';
+import { type Kind, KIND_WORDS, KINDS } from '@june-tide/core/rider';
 import { formatLitres } from '@june-tide/core/units';
 import { BuiltText, Measure } from '../../../parts/Measure.tsx';
 import { MeasuredValue } from '../../../parts/MeasuredValue.tsx';
+import { edit } from '../../../store/shed.ts';
 import { wavesWords } from '../../../parts/words.ts';
 import { ALotMore } from '../notes/ALotMore.tsx';
 import { NoteCard } from '../notes/NoteCard.tsx';
-import { LEVEL_WORDS, useNotes } from '../notes/useNotes.ts';
+import { LEVEL_WORDS, useNotes, useReading } from '../notes/useNotes.ts';
 import { type BayContext, useBay } from '../useBay.ts';
 
 const CharacterChart = lazy(() => import('./CharacterChart.tsx'));
 const LEVER_IDS = Object.keys(LEVERS) as LeverId[];
+/** So many notes are read at once. */
+const AT_ONCE = 5;
 /** The differences worth a line on paper, in the order of the work. */
 const LINES = [
   'length_mm',
@@ -34,6 +38,8 @@ export function CheckBench() {
   const bay = useBay();
   const { judgedAs, record } = bay;
   const notes = useNotes();
+  const reading = useReading();
+  const [all, setAll] = useState(false);
   const { last } = judgedAs;
   const traits = useMemo(() => (last ? compareTraits(judgedAs.facts, last.facts) : undefined), [judgedAs.facts, last]);
   const standing = notes.filter((note) => !note.answer);
@@ -57,17 +63,23 @@ export function CheckBench() {
       <div className="check-columns">
         <div>
           <p className="sentence" data-testid="read-aloud">
-            {readAloud(bay, standing)}
+            <BuiltText text={readAloud(bay, standing, reading)} />
           </p>
+          <KindLine />
           <BriefLines />
           <h3>Notes</h3>
-          {standing.length === 0 && <p>Nothing to say against it.</p>}
-          {standing.map((note) => (
+          {standing.length === 0 && <p className="quiet">None: what it will do stands above.</p>}
+          {(all ? standing : standing.slice(0, AT_ONCE)).map((note) => (
             <div key={note.rule.id}>
               <span className={`level ${note.level}`}>{LEVEL_WORDS[note.level]}</span>
               <NoteCard note={note} />
             </div>
           ))}
+          {!all && standing.length > AT_ONCE && (
+            <Button size="small" onClick={() => setAll(true)}>
+              {standing.length - AT_ONCE} more
+            </Button>
+          )}
           {answered.length > 0 && (
             <>
               <h3>Answered</h3>
@@ -121,22 +133,49 @@ export function CheckBench() {
   );
 }
 
-/** A sentence to read to the rider. */
-function readAloud({ record, rider, measures, target, judgedAs }: BayContext, standing: readonly Note[]): string {
-  const who = rider ? `${rider.name}, this` : 'This';
-  const litres = formatLitres(measures.volume_L);
+/** What is read to the rider: the board in a few sentences, whether it floats them, and what is to be settled first. */
+function readAloud(
+  { rider, measures, target }: BayContext,
+  standing: readonly Note[],
+  reading: readonly string[],
+): string {
   const fits =
-    target === undefined
+    target === undefined || target.said === 'no'
       ? ''
       : measures.volume_L < target.low_L
-        ? ', under what you usually float on'
+        ? ' It is under what you usually float on.'
         : measures.volume_L > target.high_L
-          ? ', more than you usually need'
-          : ', right for you';
-  const waves = judgedAs.waves ? ` for ${wavesWords(judgedAs.waves).split(',')[0].toLowerCase()} waves` : '';
+          ? ' It is more than you usually need.'
+          : ' The litres are right for you.';
   const most = standing.find((note) => note.level !== 'note');
-  const said = most ? ` One thing to settle first: ${most.title.toLowerCase()}.` : ' Nothing stands against it.';
-  return `${who} is a ${FAMILY_WORDS[record.board.family]} of ${litres}${fits}${waves}.${said}`;
+  const said = most ? ` One thing to settle first: ${most.title.replace(/^./, (c) => c.toLowerCase())}.` : '';
+  return `${rider ? `${rider.name}: ` : ''}${reading.join(' ')}${fits}${said}`;
+}
+
+/** The kind it is judged as: read off the board, unless the shaper says otherwise. */
+function KindLine() {
+  const { record, judgedAs } = useBay();
+  return (
+    <div className="row-of-tools no-print">
+      <span>Judged as</span>
+      <Select<Kind | 'read'>
+        aria-label="Kind of board"
+        size="small"
+        className="fit-230"
+        value={record.kind ?? 'read'}
+        onChange={(value) =>
+          edit(record.id, 'kind of board', ({ kind: _was, ...rest }) =>
+            value === 'read' ? rest : { ...rest, kind: value },
+          )
+        }
+        options={[
+          { value: 'read', label: `${KIND_WORDS[judgedAs.kind]}${record.kind ? ', read off the board' : ''}` },
+          ...KINDS.map((kind) => ({ value: kind, label: KIND_WORDS[kind] })),
+        ]}
+      />
+      {!record.kind && <span className="quiet">read off the board; say otherwise if it is meant otherwise</span>}
+    </div>
+  );
 }
 
 function BriefLines() {

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { compareTraits, SENSIBLE_RUN } from '@june-tide/core/judge';
 import { modelNamed } from '@june-tide/core/models';
 import { equalLitreBoards, SCHOOLS } from '@june-tide/core/rider';
-import { formatLitres } from '@june-tide/core/units';
+import { formatLitres, INCH_mm } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../../parts/BoardPlan.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { factsFor, lastBoardOf, measuresFor } from '../../../store/derived.ts';
@@ -11,6 +11,7 @@ import { editBoard, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 const DRAWN_HEIGHT = 70;
+const nearestInch = (mm: number) => Math.round(mm / INCH_mm) * INCH_mm;
 
 /** Litres by every school with its sum, and boards of those litres made by solving this one, drawn at one scale. */
 export function SizeTable() {
@@ -34,7 +35,11 @@ export function SizeTable() {
           {sizes.map((sized, i) => (
             <li key={sized.school} className={i === 0 ? 'ours' : ''}>
               <b>{SCHOOLS.sizing.answers[sized.school]}:</b>
-              <span className={i === 0 ? '' : 'quiet'}> {sized.sentence}</span>
+              <span className={i === 0 ? '' : 'quiet'}>
+                {' '}
+                {sized.sentence} About <Measure mm={nearestInch(sized.length_mm)} feet /> x{' '}
+                <Measure mm={sized.width_mm} /> x <Measure mm={sized.thickness_mm} />.
+              </span>
             </li>
           ))}
           {unmeasured && (
