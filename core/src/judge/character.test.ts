@@ -149,6 +149,8 @@ describe('a lever pushed a lot', () => {
 describe('docs/judgement.md', () => {
   it('says what the rules are now', () => {
     const path = join(import.meta.dirname, '..', '..', '..', 'docs', 'judgement.md');
-    expect(readFileSync(path, 'utf8').replace(/\s+/g, ' ')).toBe(judgementDocument().replace(/\s+/g, ' '));
+    // The formatter pads tables.
+    const plain = (text: string) => text.replace(/-{3,}/g, '---').replace(/\s+/g, ' ');
+    expect(plain(readFileSync(path, 'utf8'))).toBe(plain(judgementDocument()));
   });
 });

@@ -1,4 +1,7 @@
 import { measureOf } from '../measure/catalogue.ts';
+import { KIND_WORDS, KINDS, kindTable, RANGED } from '../rider/kinds.ts';
+import { litresWords } from '../rider/litres.ts';
+import { ABILITIES } from '../rider/rider.ts';
 import { RULES } from './judge.ts';
 import { lever } from './levers.ts';
 import { RIDERS, type Sea, SEAS, type Who } from './line.ts';
@@ -12,6 +15,31 @@ const SOURCE_WORDS = {
   published: 'published',
 } as const;
 
+const cell = (ends: readonly [number, number] | undefined) =>
+  (ends ? `${ends[0]} to ${ends[1]}` : '').replaceAll('-', '−');
+
+/** What is usual by kind, and litres by kind and ability, as the program has them. */
+const usualLines = (): string[] => [
+  '## What is usual',
+  '',
+  'Inches; fill is litres over length, width and thickness; foil is nose less tail at 12 in. Common practice, from memory; foil at 12 in',
+  'and the big-wave gun of 9’6 to 10’0 as stated by practitioners; fill derived. Widths are those of the whole run of lengths: a short',
+  'board’s range ends lower and a long one’s begins higher, by half of an eighth (a width) or of 3/32 (nose and tail 12) for two inches,',
+  'and for a rider over 80 kg it ends an eighth higher for each 5 kg. A number is past its range by more than a tape reads: 1/16 in.',
+  '',
+  `| kind | ${RANGED.map((key) => measureOf(key).words).join(' | ')} |`,
+  `| --- |${RANGED.map(() => ' --- |').join('')}`,
+  ...kindTable().map(({ name, ranges }) => `| ${name} | ${RANGED.map((key) => cell(ranges[key])).join(' | ')} |`),
+  '',
+  'Litres for a rider, by weight in kg; short boards carry 0.0022 L more for each kilogram of a kilogram over 85, to 0.1.',
+  '',
+  `| kind | ${ABILITIES.join(' | ')} |`,
+  `| --- |${ABILITIES.map(() => ' --- |').join('')}`,
+  ...KINDS.map(
+    (kind) => `| ${KIND_WORDS[kind]} | ${ABILITIES.map((ability) => litresWords(kind, ability)).join(' | ')} |`,
+  ),
+];
+
 /** docs/judgement.md: every rule and trait as the program has them. Markdown. */
 export function judgementDocument(): string {
   const groups = [...new Set(RULES.map((rule) => rule.group))];
@@ -20,8 +48,9 @@ export function judgementDocument(): string {
     '',
     `Written from the code by \`npx tsx scripts/write-judgement.ts\`; a test compares the two. ${RULES.length} rules, one object each in`,
     '`core/src/judge/rules`. A rule looks at measures of core, speaks when its condition holds, names the lever and a first step, and',
-    'is never an absolute truth: usual ranges are those of our own models of the family and a little more, and reach to the board it',
-    'is judged against. Where practitioners disagree a rule belongs to one school and stays silent in a shop of the other.',
+    'is never an absolute truth: usual ranges are the trade’s for the kind of board, its length and the rider’s weight, as wide as four',
+    'and more boards of the shop’s own have made them. Where practitioners disagree a rule belongs to one school and stays silent in',
+    'a shop of the other. A cure is offered only where eight first steps of its lever silence the note.',
     '',
     'To add a rule: copy one object in the file of its lever, give it a name of its own, and add the board that draws it to',
     '`rules.test.ts`, which asks for one.',
@@ -30,8 +59,10 @@ export function judgementDocument(): string {
     '',
     ...Object.values(SEAS).map(({ words, any }) => `- **${words}**: ${any.map(seaWords).join('; or ')}`),
     ...Object.values(RIDERS).map(({ words, asks }) => `- **${words}**: ${whoWords(asks)}`),
-    '- **its usual range**: that of our own models of the family and a little more, reaching to the board it is judged against',
+    '- **its usual range**: the trade’s for its kind, below; of numbers not there that of our models of the family and 15 % each way',
     ...groups.flatMap((group) => [...groupLines(group)]),
+    '',
+    ...usualLines(),
     '',
     '## Character',
     '',

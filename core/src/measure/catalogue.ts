@@ -231,6 +231,7 @@ export const CATALOGUE = {
     'Σ depth',
     (f) => f.wingDepth_mm,
   ),
+  wingShare: share('outline', 'wings over the width', 'Σ depth / width', (f) => f.wingDepth_mm / f.m.width_mm),
   wingFrom_mm: row(
     'outline',
     'mm',
@@ -353,6 +354,12 @@ export const CATALOGUE = {
     (f) => f.m.tailThickness12_mm,
     { short: 'thick T12' },
   ),
+  foilBiasShare: share(
+    'foil',
+    'nose less tail thickness at 12, over the thickness',
+    '(t(L − 304.8) − t(304.8)) / thickness',
+    (f) => f.foilBias_mm / f.m.thickness_mm,
+  ),
   foilBias12_mm: row(
     'foil',
     'mm',
@@ -424,6 +431,18 @@ export const CATALOGUE = {
   ),
   bevel_mm: deepest('bevel', 'The deepest bevel.', (f) => f.bevel_mm),
   bevelShare: share('bottom', 'bevel over the half width', '2 bevel / width', (f) => (2 * f.bevel_mm) / f.m.width_mm),
+  concaveShare: share(
+    'bottom',
+    'concave over the half width',
+    '2 concave / width',
+    (f) => (2 * f.concaveDepth_mm) / f.m.width_mm,
+  ),
+  doubleShare: share(
+    'bottom',
+    'double concave over the half width',
+    '2 double / width',
+    (f) => (2 * f.deepest(['double']).depth_mm) / f.m.width_mm,
+  ),
   channels_mm: deepest('depth of the channels', 'The deepest channels.', (f) => f.channels_mm),
   blendSlope: share(
     'bottom',
@@ -529,6 +548,20 @@ export const CATALOGUE = {
     'One side of every fin, pairs twice.',
     'Σ areas',
     (f) => f.finArea_mm2,
+  ),
+  riddenFinArea_mm2: row(
+    'fins',
+    'mm2',
+    'area of the fins as ridden',
+    'One side of every fin in the water: of five boxes three are ridden.',
+    'Σ areas, rear boxes of five left out',
+    (f) => f.riddenFinArea_mm2,
+  ),
+  centreFinAreaShare: share(
+    'fins',
+    'centre fin over all fins by area, as ridden',
+    'A(centre) / Σ areas',
+    (f) => f.centreFinAreaShare,
   ),
   finAreaShare: share(
     'fins',

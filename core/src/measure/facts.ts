@@ -274,6 +274,22 @@ export class Facts {
       0,
     );
   }
+  /** Boxes that have a fin in the water: of five the rear pair stays empty. */
+  private get ridden(): FinBox[] {
+    const { setup, boxes } = this.board.fins;
+    return setup === 'fiveBox' ? boxes.filter(({ role }) => role !== 'rear') : boxes;
+  }
+  get riddenFinArea_mm2(): number {
+    return this.ridden.reduce(
+      (sum, { role, template }) => sum + (role === 'centre' ? 1 : 2) * finArea_mm2(template),
+      0,
+    );
+  }
+  /** The centre fin's part of the area in the water. */
+  get centreFinAreaShare(): number {
+    const { centre } = this;
+    return centre ? finArea_mm2(centre.template) / this.riddenFinArea_mm2 : 0;
+  }
   /** Area of the fins against the usual ones of the setup. */
   get finAreaShare(): number {
     return this.once('finAreaShare', () => {

@@ -360,6 +360,16 @@ function rangeOf(row: KindRow, key: RangedKey, length_mm: number, mass_kg: numbe
   };
 }
 
+/** The table as it stands in docs: for each kind its ranges in inches, the heavy rider's shortboard among them. */
+export const kindTable = (): { name: string; ranges: Readonly<Record<RangedKey, Ends | undefined>> }[] => {
+  const read = (row: KindRow) =>
+    Object.fromEntries(RANGED.map((key) => [key, row[COLUMNS[key].of]])) as Record<RangedKey, Ends | undefined>;
+  return [
+    ...KINDS.map((kind) => ({ name: KIND_WORDS[kind], ranges: read(ROWS[kind]) })),
+    { name: `performance shortboard, rider over ${HEAVY_FROM_kg} kg`, ranges: read(HEAVY_SHORTBOARD) },
+  ];
+};
+
 /** Which kinds a family's boards can be. */
 const OF_FAMILY: Readonly<Record<Family, readonly Kind[]>> = {
   shortboard: ['performanceShortboard', 'smallWave', 'stepUp'],

@@ -74,6 +74,14 @@ const LITRES: Readonly<Record<Kind, Readonly<Record<Ability, Litres>>>> = {
   },
 };
 
+/** The table as it stands in docs: litres of a kind and an ability as "0.37 to 0.44 kg" or "34 + 0.38 kg to 50 + 0.42 kg". */
+export function litresWords(kind: Kind, ability: Ability): string {
+  const { low, high, said } = LITRES[kind][ability];
+  const end = ([a_L, b]: readonly [number, number]) => (a_L === 0 ? String(b) : `${a_L} + ${b} kg`);
+  const words = { word: ', with a word', no: ', not for them' };
+  return `${end(low)} to ${end(high)}${said ? words[said] : ''}`;
+}
+
 /**
  * A heavy rider's shortboard carries more for each kilogram: so much for each over 85 kg, to a tenth of a litre. Set so that a strong
  * advanced rider of 104 kg comes to the 46 to 49 L that are stated of him (CP); the rest our own.

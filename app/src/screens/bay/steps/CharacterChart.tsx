@@ -5,12 +5,17 @@ import type { TraitComparison } from '@june-tide/core/judge';
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 Chart.defaults.font.family = 'Archivo Variable, sans-serif';
 
+/** The least a full bar stands for. */
+const LEAST_SPAN = 0.4;
+
 /** The eight traits as bars to either side: right, ours has more of it; left, the other. No scale: a length, not a figure. */
 export default function CharacterChart({ traits, other }: { traits: readonly TraitComparison[]; other: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!canvas.current) return;
     const styles = getComputedStyle(document.documentElement);
+    // Two boards much alike have short bars: no bar of a small difference fills the chart.
+    const longest = Math.max(LEAST_SPAN, ...traits.map(({ difference }) => Math.abs(difference)));
     const ink = styles.getPropertyValue('--ink').trim();
     const chart = new Chart(canvas.current, {
       type: 'bar',
@@ -34,8 +39,8 @@ export default function CharacterChart({ traits, other }: { traits: readonly Tra
         events: [],
         scales: {
           x: {
-            min: -0.4,
-            max: 0.4,
+            min: -longest,
+            max: longest,
             ticks: { display: false },
             grid: { color: (c) => (c.tick.value === 0 ? ink : 'transparent') },
           },
