@@ -44,10 +44,10 @@ test('a new rider, a brief, a chosen size, notes answered, and the printed check
   const shown = page.getByLabel('Litres of the boards shown');
   await shown.fill('30.5');
   await shown.press('Enter');
-  const wide = rider.getByRole('listitem').filter({ hasText: 'Shorter and wider' });
+  const wide = rider.getByRole('listitem').filter({ hasText: 'Shorter, wider and thicker' });
   await wide.getByRole('button', { name: 'Make it the board' }).click();
   await expect.poll(() => litres(page)).toBe(30.5);
-  await expect(page.getByTestId('headline')).toContainText("5'9");
+  await expect(page.getByTestId('headline')).toContainText("5'10");
 
   // A tail far too wide for a front foot in overhead waves.
   await step(page, 'Outline');
@@ -120,7 +120,7 @@ test('the shop’s school changes what is said, and the board is judged against 
   await saved(page);
   await page.goBack();
   await step(page, 'Foil');
-  await type(page, 'Nose 12 thick', '1 3/4');
+  await type(page, 'Nose 12 thick', '1 7/8');
   await expect(notes).toContainText('Foam forward of a back-footed rider');
   await step(page, 'Check');
   const check = page.getByRole('region', { name: 'Check' });

@@ -7,7 +7,7 @@ import { shapeOf } from '@june-tide/core/shape';
 import { medianOf } from './timing.ts';
 import type { Timed } from './table.ts';
 
-/** A full judgement of a board nobody has looked at yet: facts, 112 rules, words; and the character against another. */
+/** A full judgement of a board nobody has looked at yet: facts, every rule, words; and the character against another. */
 export function judgement(): Timed[] {
   const board = modelNamed('Penny Step');
   const other = modelNamed('Slack Water');
@@ -30,10 +30,11 @@ export function judgement(): Timed[] {
   const writer = writerOf({ kind: 'fraction', denominator: 16 });
   const fresh = (): Case => ({
     facts: new Facts(shape, rider.height_mm),
+    kind: 'smallWave',
     rider,
     waves: rider.waves,
     last: { facts: new Facts(lastShape, rider.height_mm), name: 'Slack Water 104' },
-    target: litresFor(rider, board.family),
+    target: litresFor(rider, 'smallWave'),
     schools: USUAL_SCHOOLS,
   });
   return [

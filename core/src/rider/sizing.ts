@@ -210,7 +210,8 @@ export interface EqualBoard {
   trades: string;
 }
 
-const SHORTER_mm = 3 * INCH_mm;
+/** Shorter by so much; by less where that would be another board. */
+const SHORTER_mm = [3 * INCH_mm, 2 * INCH_mm, INCH_mm] as const;
 /** No further from the board it starts from: more is another board. */
 const MOST_WIDER_mm = 0.75 * INCH_mm;
 const MOST_THICKER_mm = 0.25 * INCH_mm;
@@ -247,26 +248,32 @@ function asCameOut(from: Board, made: Board): { name: string; trades: string } {
 }
 
 /**
- * Boards of the same litres made by solving real geometry: the plan held, 3 in shorter, and narrower by 3 %. Each is named by what came
+ * Boards of the same litres made by solving real geometry: the plan held, up to 3 in shorter, and narrower by 3 %. Each is named by what came
  * out against the board it starts from; one that would be another board, by more than 3/4 in of width or 1/4 in of thickness, or that
  * comes out as one before it, is left out, and so is one that cannot be built.
  */
 export function equalLitreBoards(board: Board, litres_L: number): EqualBoard[] {
   const out: EqualBoard[] = [];
-  const add = (from: Board, held: Parameters<typeof scaledToLitres>[2]) => {
+  const add = (from: Board, held: Parameters<typeof scaledToLitres>[2]): boolean => {
     // Shorter or narrower two marks can meet, or a block outgrow its tail: then there is no such board.
-    if (!boardFrom(from).ok) return;
+    if (!boardFrom(from).ok) return false;
     const solved = scaledToLitres(from, litres_L, held);
-    if (!solved.ok) return;
+    if (!solved.ok) return false;
     const made = solved.board;
     const another =
       Math.abs(made.outline.width_mm - board.outline.width_mm) > MOST_WIDER_mm ||
       Math.abs(made.foil.thickness_mm - board.foil.thickness_mm) > MOST_THICKER_mm;
     const told = asCameOut(board, made);
-    if (!another && out.every(({ name }) => name !== told.name)) out.push({ ...told, board: made });
+    if (another) return false;
+    if (out.every(({ name }) => name !== told.name)) out.push({ ...told, board: made });
+    return true;
   };
   add(board, ['outline']);
-  add(shortened(board, board.length_mm - SHORTER_mm), ['length', 'thickness']);
+  // Wider alone where that is enough, else thicker with it.
+  SHORTER_mm.some((by) => {
+    const shorter = shortened(board, board.length_mm - by);
+    return add(shorter, ['length', 'thickness']) || add(shorter, ['length']);
+  });
   add(widened(board, -0.03 * board.outline.width_mm), ['outline']);
   return out;
 }
