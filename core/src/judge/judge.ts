@@ -112,9 +112,9 @@ function heard(c: Case, rules: readonly Rule[]) {
 export const verdict = (c: Case, rules: readonly Rule[] = RULES): Rule[] => heard(c, rules).map(({ rule }) => rule);
 
 /** A cure is tried in so many of its lever's first steps. */
-const CURES = [1, 2, 4, 8] as const;
+const CURES = [1, 2, 4, 8, 12] as const;
 
-/** In how many first steps of its lever a note falls silent; undefined where it has none, or eight are not enough: then it is no cure. */
+/** In how many first steps of its lever a note falls silent; undefined where it has none, or twelve are not enough: then it is no cure. */
 export function cureSteps(c: Case, { lever: cure, ...rule }: Rule): number | undefined {
   if (!cure) return undefined;
   const { move } = lever(cure.id);

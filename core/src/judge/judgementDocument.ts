@@ -50,7 +50,7 @@ export function judgementDocument(): string {
     '`core/src/judge/rules`. A rule looks at measures of core, speaks when its condition holds, names the lever and a first step, and',
     'is never an absolute truth: usual ranges are the trade’s for the kind of board, its length and the rider’s weight, as wide as four',
     'and more boards of the shop’s own have made them. Where practitioners disagree a rule belongs to one school and stays silent in',
-    'a shop of the other. A cure is offered only where eight first steps of its lever silence the note.',
+    'a shop of the other. A cure is offered only where twelve first steps of its lever silence the note.',
     '',
     'To add a rule: copy one object in the file of its lever, give it a name of its own, and add the board that draws it to',
     '`rules.test.ts`, which asks for one.',

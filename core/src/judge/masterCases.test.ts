@@ -119,7 +119,7 @@ describe('over every model, rider and sea', () => {
     }
   });
 
-  it('a cure is offered only where it silences its own note, within eight first steps', () => {
+  it('a cure is offered only where it silences its own note, within twelve first steps', () => {
     let offered = 0;
     const none: string[] = [];
     for (const entry of MASTER_CASES) {

@@ -79,13 +79,11 @@ export function NoteCard({ note }: { note: Note }) {
         <>
           <div className="row-of-tools">
             {rule.lever && step && (
-              <>
-                <Button size="small" onClick={takeStep}>
-                  {capital(rule.lever.way === 1 ? step.more : step.less)}, {firstStepWords(rule.lever.id)}
-                </Button>
-                <ALotMore id={rule.lever.id} way={rule.lever.way === 1 ? -1 : 1} />
-              </>
+              <Button size="small" onClick={takeStep}>
+                {capital(rule.lever.way === 1 ? step.more : step.less)}, {firstStepWords(rule.lever.id)}
+              </Button>
             )}
+            {rule.lever && <ALotMore id={rule.lever.id} way={rule.lever.way === 1 ? -1 : 1} />}
             {rule.id === 'not-to-learn-on' && <ToLearnOn />}
             <Button size="small" type="text" onClick={() => setAnswering(!answering)} aria-expanded={answering}>
               Meant it
