@@ -76,7 +76,7 @@ test('a new rider, a brief, a chosen size, notes answered, and the printed check
 
   await step(page, 'Check');
   const check = page.getByRole('region', { name: 'Check' });
-  await expect(page.getByTestId('read-aloud')).toContainText('Tove, this is a shortboard of');
+  await expect(page.getByTestId('read-aloud')).toContainText("Tove: A small-wave board of 5'10");
   await expect(check).toContainText('The outer bank in winter');
   await expect(check).toContainText('Five boxes');
   await expect(check).toContainText('Meant it: asked for twice');
@@ -102,12 +102,20 @@ test('a complaint in the rider’s own words becomes one change, laid over first
   await expect(page.getByTestId('laid-over')).toBeVisible();
   const lift = page.getByRole('region', { name: 'Ticket' }).locator('dt', { hasText: 'Nose lift' }).locator('..');
   await expect(lift).toContainText('5 1/8');
-  await rocker.getByRole('button', { name: 'Take this one' }).click();
+  const ridden = page.url();
+  await rocker.getByRole('button', { name: 'Make it the next one' }).click();
   await expect(page.getByTestId('laid-over')).toHaveCount(0);
   await expect(lift).toContainText('5 1/4');
-  await expect(page.getByRole('button', { name: /^Undo: more nose rocker, for “pearls on drops”/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Note the ride' }).click();
+  expect(page.url()).not.toBe(ridden);
+  // The board that was ridden stays as it was, with what was said of it; the new one names it.
+  await page.goto(ridden);
+  await expect(lift).toContainText('5 1/8');
   await expect(page.getByRole('region', { name: 'Ride' })).toContainText('It pearls on every late drop');
+  // What says nothing is not guessed at, and praise is no complaint.
+  await page.getByLabel('How it went').fill('a thing of beauty');
+  await expect(page.getByTestId('not-understood')).toContainText('No complaint is heard');
+  await page.getByLabel('How it went').fill('there is a crack by the fin box');
+  await expect(change).toContainText('Stop riding it');
 });
 
 test('the shop’s school changes what is said, and the board is judged against the one laid over', async ({ page }) => {

@@ -5,6 +5,7 @@ import { withSetup } from '../fins/placement.ts';
 import { measureOf } from '../measure/catalogue.ts';
 import type { Facts } from '../measure/facts.ts';
 import type { Lever } from './levers/lever.ts';
+import { heardIn, nearestTo } from './speech.ts';
 import { kindOf } from '../rider/kinds.ts';
 import { type Usual, usualRange } from './usual.ts';
 import { lever, type LeverId } from './levers.ts';
@@ -22,9 +23,9 @@ interface Suspect {
 export interface Complaint {
   id: string;
   words: string;
-  /** Words of the rider's own that point here; a part of a word counts. */
-  hints: readonly string[];
   suspects: readonly Suspect[];
+  /** What to do before anything is changed. */
+  caution?: string;
   /** Another set of fins, where that is the first thing to try: it costs nothing. */
   setup?: Board['fins']['setup'];
 }
@@ -36,49 +37,42 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'slides-cutback',
     words: 'Slides in cutbacks',
-    hints: ['slide', 'cutback', 'slip', 'spin', 'lets go', 'skid'],
     suspects: [up('finRake'), up('finTip'), up('centreFin'), down('block'), down('tailWidth'), up('foilForward')],
   },
   {
     id: 'slides-nose',
     words: 'Slides while nose riding',
-    hints: ['nose rid', 'noserid', 'slide', 'hang', 'toes', 'nose'],
     suspects: [down('edgeLength'), down('noseConcave'), up('roll'), down('finRake')],
   },
   {
     id: 'single-slides',
     words: 'Single fin slides in turns',
-    hints: ['single', 'slide', 'turn', 'slip'],
     suspects: [down('edgeLength'), down('edgeHardness'), up('finSize')],
   },
   {
     id: 'dull',
     words: 'Feels dull on several fins',
-    hints: ['dull', 'dead', 'slow', 'flat', 'lifeless', 'sluggish'],
     suspects: [up('edgeHardness'), up('edgeLength'), down('finSize')],
     setup: 'twin',
   },
   {
     id: 'drags-turn',
     words: 'Grips but drags in turns',
-    hints: ['drag', 'grip', 'sticks', 'sticky', 'bog', 'turn'],
     suspects: [down('edgeHardness'), down('railDown'), down('toe'), down('concave')],
   },
   {
     id: 'twin-drive',
     words: 'Twin has no drive',
-    hints: ['drive', 'twin', 'no drive', 'no power', 'skate'],
     suspects: [down('finsForward'), up('finBase'), { lever: 'centreFin', way: 1, school: ['twin', 'trailer'] }],
     setup: 'twinTrailer',
   },
   {
     id: 'stiff',
     words: 'Stiff, draws wide arcs',
-    hints: ['stiff', 'arc', 'wide turn', 'tracks', 'hard to turn', 'will not turn', "won't turn", 'long turn'],
     suspects: [
       up('finsForward'),
       up('tailRocker'),
-      up('wingDepth'),
+      { lever: 'wingDepth', way: 1, school: ['wings', 'help'] },
       down('tailWidth'),
       down('widePoint'),
       up('curvier'),
@@ -87,56 +81,47 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'not-vertical',
     words: 'Wide and flat, will not go vertical',
-    hints: ['vertical', 'lip', 'top', 'up the face', 'straight up'],
     suspects: [down('finRake'), up('finSize'), up('tailRocker'), up('noseRocker')],
   },
   {
     id: 'chatters',
     words: 'Chatters in chop',
-    hints: ['chop', 'chatter', 'bump', 'slap', 'bounc', 'rattle', 'wind'],
     suspects: [up('foreVee'), up('roll'), down('foreEdge'), down('block'), down('concave')],
   },
   {
     id: 'heavy-bogs',
     words: 'Heavy rider bogs off the bottom',
-    hints: ['bog', 'bottom turn', 'sink', 'buries', 'bury'],
     suspects: [up('block'), up('railFullness'), up('concave'), up('tailWidth')],
   },
   {
     id: 'nose-catches',
     words: 'Front rail or nose catches',
-    hints: ['catch', 'trip', 'front rail', 'nose'],
     suspects: [up('entry'), up('noseRocker'), up('bevel'), down('noseWidth'), down('widePoint'), down('foreEdge')],
   },
   {
     id: 'pearls',
     words: 'Pearls on drops',
-    hints: ['pearl', 'nosedive', 'nose dive', 'digs', 'drop', 'purl', 'takeoff'],
     suspects: [up('noseRocker'), up('entry'), down('noseWidth')],
   },
   {
     id: 'loose-steep',
     words: 'Loose on late, steep drops',
-    hints: ['loose', 'steep', 'late', 'drop', 'slips down'],
     suspects: [up('centreFin'), up('finSize'), up('noseRocker'), down('finsForward')],
     setup: 'thruster',
   },
   {
     id: 'pushes-water',
     words: 'Pushes water, drags in mid-deck',
-    hints: ['push', 'plough', 'plow', 'drags', 'water', 'slow paddle'],
     suspects: [down('noseRocker'), up('tailKick'), down('entry')],
   },
   {
     id: 'slow-line',
     words: 'Slow down the line',
-    hints: ['slow', 'speed', 'line', 'section', 'fast enough', 'outrun'],
     suspects: [down('tailRocker'), down('curvier'), up('width'), down('noseRocker')],
   },
   {
     id: 'hard-to-paddle',
     words: 'Hard to paddle, late to the feet',
-    hints: ['paddle', 'late', 'get in', 'catch waves', 'catching waves', 'miss', 'feet'],
     suspects: [
       up('thickness'),
       up('foilForward'),
@@ -148,67 +133,81 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'tippy',
     words: 'Tippy',
-    hints: ['tippy', 'unstable', 'wobble', 'rolls', 'balance', 'tip'],
-    suspects: [down('tailVee'), down('roll'), up('width'), up('tailWidth')],
+    suspects: [down('tailVee'), { lever: 'roll', way: -1, school: ['roll', 'loosens'] }, up('width'), up('tailWidth')],
   },
   {
     id: 'step-forward',
     words: 'Must step forward for speed',
-    hints: ['step forward', 'move forward', 'front foot', 'forward'],
     suspects: [down('foilForward'), up('tailWidth'), down('widePoint')],
   },
   {
     id: 'fish-backhand',
     words: 'Trouble on the backhand with a fish',
-    hints: ['backhand', 'backside', 'fish'],
-    suspects: [up('wingDepth'), down('block'), down('tailWidth')],
+    suspects: [{ lever: 'wingDepth', way: 1, school: ['wings', 'help'] }, down('block'), down('tailWidth')],
   },
   {
     id: 'abrupt-wing',
     words: 'Abrupt at the wing',
-    hints: ['abrupt', 'wing', 'sudden', 'jerk'],
     suspects: [up('wingRaise'), down('wingDepth'), up('tailVee')],
   },
   {
     id: 'lost-nose-ride',
     words: 'Turns well, lost its nose ride',
-    hints: ['nose ride', 'noseride', 'lost', 'hang', 'turns well'],
-    suspects: [down('widePoint'), up('block'), up('tailWidth'), up('edgeLength'), up('noseConcave')],
+    suspects: [down('widePoint'), up('block'), up('tailWidth'), down('edgeLength'), up('noseConcave')],
   },
   {
     id: 'off-pivot',
     words: 'Back foot off the pivot',
-    hints: ['back foot', 'pivot', 'pad', 'foot'],
     suspects: [up('wingForward'), up('finsForward'), down('widePoint')],
   },
   {
     id: 'bulky',
     words: 'Bulky for its litres',
-    hints: ['bulky', 'boat', 'thick', 'big'],
     suspects: [down('railFullness'), down('thickness')],
+  },
+  {
+    id: 'sinks',
+    words: 'Does not float the rider',
+    suspects: [up('thickness'), up('railFullness'), up('width')],
+  },
+  {
+    id: 'slow-rail',
+    words: 'Slow from rail to rail',
+    suspects: [down('width'), down('railFullness'), up('tailVee'), down('tailWidth'), up('bevel')],
+  },
+  {
+    id: 'box-cracks',
+    words: 'Cracks round a fin box',
+    suspects: [],
+    caution:
+      'Stop riding it: water gets in and the fin can tear out. Look at the front of the box first, where it gives way, and have it mended before anything is changed.',
+  },
+  {
+    id: 'dents',
+    words: 'Dents in the deck',
+    suspects: [up('thickness')],
+    caution:
+      'Patches where knees and feet stand, or a heavier deck: on the Make step, under Glass. Foam and shape are not at fault.',
   },
   {
     id: 'corky',
     words: 'Corky',
-    hints: ['cork', 'float', 'bob', 'too much foam', 'sits on top'],
     suspects: [down('thickness'), down('railFullness'), down('width')],
   },
 ];
 
-/** The rider's own words against the hints: complaints with any hit, the most hits first, at most five. No network. */
+const byId = new Map(COMPLAINTS.map((complaint) => [complaint.id, complaint]));
+
+/** What a rider's own words complain of, the surest first, at most five; none for praise. No network. */
 export function complaintsFor(text: string): Complaint[] {
-  const said = ` ${text.toLowerCase()} `;
-  return COMPLAINTS.map((complaint, i) => ({
-    complaint,
-    i,
-    hits: complaint.hints
-      .filter((hint) => said.includes(hint))
-      .reduce((sum, hint) => sum + (hint.includes(' ') ? 2 : 1), 0),
-  }))
-    .filter(({ hits }) => hits > 0)
-    .sort((a, b) => b.hits - a.hits || a.i - b.i)
+  return heardIn(text)
     .slice(0, 5)
-    .map(({ complaint }) => complaint);
+    .flatMap(({ complaint }) => byId.get(complaint) ?? []);
+}
+
+/** For words that say no complaint we know: the three that come nearest, to choose from. */
+export function nearestComplaints(text: string): Complaint[] {
+  return nearestTo(text, COMPLAINTS).flatMap((id) => byId.get(id) ?? []);
 }
 
 export interface Change {
@@ -256,7 +255,8 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools,
       ];
     });
   const { setup } = complaint;
-  if (setup && setup !== board.fins.setup) {
+  // A single is not made a twin for being dull.
+  if (setup && setup !== board.fins.setup && !(complaint.id === 'dull' && board.fins.setup === 'single')) {
     const changed = withSetup(board, setup);
     const isFree = board.fins.setup === 'fiveBox';
     changes.push({

@@ -1,4 +1,4 @@
-export { changesFor, COMPLAINTS, complaintsFor, pushedFar } from './complaints.ts';
+export { changesFor, COMPLAINTS, complaintsFor, nearestComplaints, pushedFar } from './complaints.ts';
 export { cureSteps, judged, type Note, verdict, writerOf } from './judge.ts';
 export { judgementDocument } from './judgementDocument.ts';
 export { boardReading } from './reading.ts';

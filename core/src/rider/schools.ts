@@ -49,6 +49,36 @@ export const SCHOOLS = {
     answers: { balanced: 'Balanced', biased: 'Biased to the stance' },
     why: 'A balanced foil floats level under anyone; foam under the foot that works helps the rider it is made for.',
   },
+  widePoint: {
+    question: 'Wide point behind centre',
+    answers: { pivots: 'Pivots', carves: 'Carves and hugs the wave' },
+    why: 'Behind centre the arcs shorten and the tail carries a rider who stands in one place; on longboards it is said to carve and to hold the nose.',
+  },
+  roll: {
+    question: 'Roll under the board',
+    answers: { locks: 'Locks and sticks', loosens: 'Loosens' },
+    why: 'Roll parts the chop and tips from rail to rail; it also sits in the water and draws the tail into it.',
+  },
+  wings: {
+    question: 'Wings',
+    answers: { help: 'They help', fewer: 'The fewer the better' },
+    why: 'A wing keeps width ahead of the fins and narrows the tail behind; each is also a step that the water has to pass.',
+  },
+  forwardWidth: {
+    question: 'Width forward',
+    answers: { carries: 'Carries a front-footed rider', catches: 'Catches, and lengthens turns' },
+    why: 'Area under the front foot gets in early and drives; it is also more to catch, and a longer rail to turn.',
+  },
+  rocker: {
+    question: 'Rocker',
+    answers: { added: 'Added, for fit and control', flat: 'Flat, for speed' },
+    why: 'Curve fits the face and lets a board be turned up and down; flat runs fast and asks for a good face.',
+  },
+  weakTail: {
+    question: 'Tails in weak waves',
+    answers: { swallow: 'Swallow: more area', pin: 'A pin too: less drag' },
+    why: 'Area at the tail is lift where the wave has none; a pin drags less and turns from a narrow end.',
+  },
   work: {
     question: 'How boards are cut',
     answers: { hand: 'By hand from templates', machine: 'By machine from a file' },
@@ -68,6 +98,12 @@ export const USUAL_SCHOOLS: Schools = {
   twin: 'pure',
   tail: 'hold',
   foil: 'balanced',
+  widePoint: 'pivots',
+  roll: 'locks',
+  wings: 'help',
+  forwardWidth: 'carries',
+  rocker: 'added',
+  weakTail: 'swallow',
   work: 'hand',
 };
 
@@ -84,5 +120,11 @@ export const schoolsSchema = z.object({
   twin: answersOf('twin').catch(USUAL_SCHOOLS.twin),
   tail: answersOf('tail').catch(USUAL_SCHOOLS.tail),
   foil: answersOf('foil').catch(USUAL_SCHOOLS.foil),
+  widePoint: answersOf('widePoint').catch(USUAL_SCHOOLS.widePoint),
+  roll: answersOf('roll').catch(USUAL_SCHOOLS.roll),
+  wings: answersOf('wings').catch(USUAL_SCHOOLS.wings),
+  forwardWidth: answersOf('forwardWidth').catch(USUAL_SCHOOLS.forwardWidth),
+  rocker: answersOf('rocker').catch(USUAL_SCHOOLS.rocker),
+  weakTail: answersOf('weakTail').catch(USUAL_SCHOOLS.weakTail),
   work: answersOf('work').catch(USUAL_SCHOOLS.work),
 });

@@ -107,6 +107,7 @@ export const ROCKER_RULES: readonly Rule[] = [
     level: 'note',
     cause: 'Curve at both ends fits a steep face and lets it be turned up and down.',
     lever: { id: 'tailRocker', way: 1 },
+    school: { question: 'rocker', answer: 'added' },
     source: 'CP',
     given: [SEAS.steep],
     reads: ['tailRocker_mm', 'under', { usual: 'low', into: 0.1 }],
@@ -158,6 +159,7 @@ export const ROCKER_RULES: readonly Rule[] = [
     level: 'note',
     cause: 'Small, light or very skilled riders who turn tight want relatively more curve.',
     lever: { id: 'tailRocker', way: 1 },
+    school: { question: 'rocker', answer: 'added' },
     source: 'CP',
     given: [RIDERS.light, RIDERS.expert, not(SEAS.weak)],
     reads: [

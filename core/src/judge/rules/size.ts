@@ -325,6 +325,7 @@ export const SIZE_RULES: readonly Rule[] = [
     level: 'look',
     cause: 'Front-footed: the nose half an inch wider, the wide point up to an inch forward, the outline curvier.',
     lever: { id: 'noseWidth', way: 1 },
+    school: { question: 'forwardWidth', answer: 'carries' },
     source: 'CP',
     given: [RIDERS.frontFooted, not(SEAS.overhead)],
     reads: ['noseWidth12_mm', 'under', { usual: 'low' }],

@@ -1,8 +1,9 @@
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { changesFor, COMPLAINTS, complaintsFor, lever } from '@june-tide/core/judge';
+import { useNavigate } from 'react-router';
+import { changesFor, COMPLAINTS, complaintsFor, lever, nearestComplaints } from '@june-tide/core/judge';
 import { MOST_RIDES } from '@june-tide/core/record';
-import { edit, editBoard, useShed } from '../../../store/shed.ts';
+import { addBoard, edit, useShed } from '../../../store/shed.ts';
 import { dateWords } from '../../../parts/days.ts';
 import { today } from '../../../store/today.ts';
 import { firstStepWords } from '../notes/stepWords.ts';
@@ -14,6 +15,16 @@ export function RideBench() {
   const [waves, setWaves] = useState('');
   const [words, setWords] = useState('');
   const full = record.rides.length >= MOST_RIDES;
+  /** Notes what was typed, if anything; false where it could not be kept. */
+  const note = (): boolean => {
+    if (words.trim() === '') return true;
+    const ride = { on: today(), waves: waves.trim(), words: words.trim() };
+    const noted = edit(record.id, 'ride noted', (r) => ({ ...r, rides: [ride, ...r.rides] }));
+    if (!noted.ok) return false;
+    setWaves('');
+    setWords('');
+    return true;
+  };
   return (
     <section aria-label="Ride" className="people">
       <div className="people-left">
@@ -24,12 +35,7 @@ export function RideBench() {
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            if (words.trim() === '') return;
-            const ride = { on: today(), waves: waves.trim(), words: words.trim() };
-            const noted = edit(record.id, 'ride noted', (r) => ({ ...r, rides: [ride, ...r.rides] }));
-            if (!noted.ok) return;
-            setWaves('');
-            setWords('');
+            note();
           }}
           className="stack-6"
         >
@@ -74,21 +80,22 @@ export function RideBench() {
           </ul>
         )}
       </div>
-      <OneChange said={words || (record.rides[0]?.words ?? '')} />
+      <OneChange said={words || (record.rides[0]?.words ?? '')} note={note} />
     </section>
   );
 }
 
 /** From what was said to suspects, ranked by this board’s own numbers; each can be laid over, taking one makes one change. */
-function OneChange({ said }: { said: string }) {
+function OneChange({ said, note }: { said: string; note: () => boolean }) {
   const { record, judgedAs, over, layOver } = useBay();
+  const navigate = useNavigate();
   const schools = useShed((shed) => shed.settings.schools);
   const [picked, setPicked] = useState<string>();
   const matched = useMemo(() => complaintsFor(said), [said]);
   const complaint = COMPLAINTS.find(({ id }) => id === (picked ?? matched[0]?.id));
   const changes = useMemo(
-    () => (complaint ? changesFor(complaint, judgedAs.facts, schools) : []),
-    [complaint, judgedAs.facts, schools],
+    () => (complaint ? changesFor(complaint, judgedAs.facts, schools, judgedAs.rider?.mass_kg) : []),
+    [complaint, judgedAs, schools],
   );
   return (
     <div className="one-change" role="group" aria-label="One small change">
@@ -117,7 +124,20 @@ function OneChange({ said }: { said: string }) {
         />
         <span className="quiet">one change at a time, the smallest first</span>
       </div>
-      {complaint && changes.length === 0 && <p className="quiet">Nothing on this board answers to that.</p>}
+      {said.trim() !== '' && matched.length === 0 && !picked && (
+        <p className="quiet" data-testid="not-understood">
+          No complaint is heard in that. Nearest:{' '}
+          {nearestComplaints(said).map(({ id, words }) => (
+            <Button key={id} size="small" type="link" onClick={() => setPicked(id)}>
+              {words}
+            </Button>
+          ))}
+        </p>
+      )}
+      {complaint?.caution && <p className="trouble">{complaint.caution}</p>}
+      {complaint && changes.length === 0 && !complaint.caution && (
+        <p className="quiet">Nothing on this board answers to that.</p>
+      )}
       <ol className="changes">
         {changes.map((change) => {
           const id = `try:${change.words}`;
@@ -156,14 +176,14 @@ function OneChange({ said }: { said: string }) {
                   title={change.lever && lever(change.lever).lotMore}
                   onClick={() => {
                     layOver(undefined);
-                    editBoard(
-                      record.id,
-                      `${change.words}, for “${complaint?.words.toLowerCase() ?? ''}”`,
-                      () => change.board,
-                    );
+                    // The board that was ridden stays as it was: the change is its next number.
+                    if (!note()) return;
+                    const from = `From ${record.board.name} ${record.number}: ${change.words}, for “${complaint?.words.toLowerCase() ?? ''}”.`;
+                    const notes = `${from}${record.board.notes ? `\n${record.board.notes}` : ''}`.slice(0, 4000);
+                    void navigate(`/bay/${addBoard({ ...change.board, notes }, record.riderId)}/outline`);
                   }}
                 >
-                  Take this one
+                  Make it the next one
                 </Button>
               </span>
             </li>
