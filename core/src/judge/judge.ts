@@ -6,6 +6,7 @@ import type { Case } from './case.ts';
 import { lever } from './levers.ts';
 import { type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';
+import { FAR_RULES } from './rules/far.ts';
 import { FIN_RULES } from './rules/fins.ts';
 import { FOIL_RULES } from './rules/foil.ts';
 import { OUTLINE_RULES } from './rules/outline.ts';
@@ -23,6 +24,7 @@ export const RULES: readonly Rule[] = [
   ...RAIL_RULES,
   ...BOTTOM_RULES,
   ...FIN_RULES,
+  ...FAR_RULES,
 ];
 
 /** Of two rules of which one says the same more strongly only the stronger speaks. */
@@ -50,7 +52,13 @@ const SILENCES: Readonly<Record<string, readonly string[]>> = {
     'fins-back-weak',
     'gun-early',
   ],
-  'drawn-for-another': ['foil-aft-extreme', 'foil-tail-full', 'foil-front-foot', 'front-foot-nose'],
+  'drawn-for-another': [
+    'foil-aft-extreme',
+    'foil-tail-full',
+    'foil-front-foot',
+    'front-foot-nose',
+    'far-foilForward-less',
+  ],
   'wide-tail-front-foot-big': ['wide-tail-big'],
   'foil-aft-extreme': ['foil-tail-full', 'foil-front-foot'],
   'foil-aft-meant': ['foil-tail-full', 'foam-behind-area'],
@@ -105,7 +113,9 @@ function heard(c: Case, rules: readonly Rule[]) {
     return finding ? [{ rule, finding }] : [];
   });
   const silenced = new Set(speaking.flatMap(({ rule }) => SILENCES[rule.id] ?? []));
-  return speaking.filter(({ rule }) => !silenced.has(rule.id));
+  const standing = speaking.filter(({ rule }) => !silenced.has(rule.id));
+  const asked = new Set(standing.filter(({ rule }) => !rule.general).map(({ rule }) => rule.lever?.id));
+  return standing.filter(({ rule }) => !rule.general || !asked.has(rule.lever?.id));
 }
 
 /** Which rules speak of a case, without words. Units play no part in it. */

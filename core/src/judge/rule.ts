@@ -44,6 +44,8 @@ interface RuleHead {
   lever?: { id: LeverId; way: 1 | -1 };
   /** It speaks only in a shop of this school. */
   school?: { [Q in SchoolQuestion]: { question: Q; answer: Schools[Q] } }[SchoolQuestion];
+  /** It says no more than that a number is far out: silent where another rule asks for the same lever. */
+  general?: true;
   /** Where the threshold comes from: the trade (CP), our own derivation from our models, or a published source. */
   source: 'CP' | 'derived' | 'published';
 }

@@ -6,7 +6,8 @@ import { withSetup } from '../fins/placement.ts';
 import { modelNamed } from '../models/models.ts';
 import { INCH_mm } from '../units/length.ts';
 import { judged, RULES, verdict, writerOf } from './judge.ts';
-import { lever } from './levers.ts';
+import { pushedFar } from './complaints.ts';
+import { lever, type LeverId, LEVERS } from './levers.ts';
 import type { Rule } from './rule.ts';
 import { SCHOOLS, USUAL_SCHOOLS } from '../rider/schools.ts';
 import { caseOf, type RIDERS, type WAVES } from '../testing/cases.ts';
@@ -314,7 +315,7 @@ describe('the rules of judgement', () => {
   }
 
   it('have an example each, but the two that any board or no buildable one can draw', () => {
-    const missing = RULES.filter((rule) => !PUSHED[rule.id] && !PAIRS[rule.id]).map((rule) => rule.id);
+    const missing = RULES.filter((rule) => !rule.general && !PUSHED[rule.id] && !PAIRS[rule.id]).map((rule) => rule.id);
     expect(missing).toEqual(['big-wave-caution', 'tight-marks']);
     expect(
       speaks(
@@ -330,6 +331,40 @@ describe('the rules of judgement', () => {
         { waves: 'big' },
       ),
     ).toBe(false);
+  });
+});
+
+describe('anything pushed far enough', () => {
+  /** What is no fault however far it goes: a soft nose, a flat bottom, contours spread out, concave here or there; and what stops of itself. */
+  const NO_FAULT = [
+    '-foreEdge',
+    '-concave',
+    '+concaveForward',
+    '-concaveForward',
+    '-noseHollow',
+    '+blendLength',
+    '+railFullness',
+  ];
+  const calm = caseOf(slack, {});
+  const draws = (board: Board) => verdict(caseOf(board, { kindOf: slack })).map(({ id }) => id);
+
+  it('ends in a note on the 6’0, for a rider without a stance too', () => {
+    expect(verdict(calm)).toEqual([]);
+    const silent: string[] = [];
+    for (const id of Object.keys(LEVERS) as LeverId[]) {
+      for (const way of [1, -1] as const) {
+        const { board, steps } = pushedFar(slack, id, way, 40);
+        if (steps > 0 && draws(board).length === 0) silent.push(`${way === 1 ? '+' : '-'}${id}`);
+      }
+    }
+    expect(silent.filter((name) => !NO_FAULT.includes(name))).toEqual([]);
+  });
+
+  it('is said in general only where no rule of its own asks for the same lever', () => {
+    const wide = draws(lever('width').move(slack, 40));
+    expect(wide).toContain('fast-not-quick');
+    expect(wide).not.toContain('far-width-more');
+    expect(draws(lever('finsForward').move(slack, 8))).toContain('far-finsForward-more');
   });
 });
 
