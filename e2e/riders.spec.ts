@@ -9,6 +9,9 @@ test('a rider’s card: weighed again, every board with what changed, a board be
   await page.getByRole('link', { name: /^Maren/ }).click();
   const card = page.getByRole('region', { name: 'Rider’s card' });
   await expect(card.getByRole('heading', { name: 'Maren' })).toBeVisible();
+  await expect(card.getByTestId('quiver')).toContainText(
+    /Slack Water \d+.* of the \d+ kinds of waves within Maren’s surfing/,
+  );
   await expect(card).toContainText('Against Slack Water 104: 2 longer, 1/4 wider, 1/16 thicker, +1.9 L');
   await expect(card).toContainText('Weighed once');
 

@@ -1,6 +1,7 @@
 export { changesFor, COMPLAINTS, complaintsFor, nearestComplaints, pushedFar } from './complaints.ts';
 export { cureSteps, judged, type Note, verdict, writerOf } from './judge.ts';
 export { judgementDocument } from './judgementDocument.ts';
+export { quiverOf, type Sea } from './quiver.ts';
 export { boardReading } from './reading.ts';
 export { lever, type LeverId, LEVERS } from './levers.ts';
 export type { Case } from './case.ts';

@@ -13,6 +13,7 @@ import { caseFrom, MASTER_CASES } from '../testing/masterCases.ts';
 import { thinned } from '../testing/runs.ts';
 import { cureSteps, judged, type Note, verdict, writerOf } from './judge.ts';
 import { lever } from './levers.ts';
+import { quiverOf } from './quiver.ts';
 import { boardReading } from './reading.ts';
 import type { Case } from './case.ts';
 import { LEVELS } from './rule.ts';
@@ -176,5 +177,35 @@ describe('what is usual', () => {
       'Iron Gate': 'semiGun',
       'North Ledge': 'bigWaveGun',
     });
+  });
+});
+
+describe('a quiver', () => {
+  const owned = (...names: string[]) =>
+    names.map((name) => ({ name, facts: FACTS.find(({ board }) => board.name === name)! }));
+  const rider: Rider = { ...RIDERS.usual, mass_kg: 77 };
+
+  it('is the two boards that cover the most between them: a fish for the weak days, a step-up for the others', () => {
+    const { best } = quiverOf(owned('Kettle', 'Peat Fire', 'Gannet'), rider, USUAL_SCHOOLS);
+    expect(best.names).toContain('Gannet');
+    expect(best.names).toHaveLength(2);
+    const alone = quiverOf(owned('Kettle'), rider, USUAL_SCHOOLS).best;
+    expect(best.goes).toBeGreaterThan(alone.goes);
+    expect(best.of).toBe(12);
+  });
+
+  it('says which do the same work and where none goes', () => {
+    const twice = quiverOf(owned('Kettle', 'Kettle'), rider, USUAL_SCHOOLS);
+    expect(twice.same).toEqual([['Kettle', 'Kettle']]);
+    expect(twice.gaps).toContainEqual({ size: 'overhead', power: 'powerful' });
+    expect(quiverOf(owned('Kettle', 'Gannet'), rider, USUAL_SCHOOLS).same).toEqual([]);
+  });
+
+  it('leaves out waves that are beyond the rider, and stands with no board at all', () => {
+    const learner: Rider = { ...rider, ability: 'novice' };
+    const { best, gaps } = quiverOf(owned('Lamplight'), learner, USUAL_SCHOOLS);
+    expect(best.of).toBeLessThan(12);
+    expect(gaps).not.toContainEqual({ size: 'wellOverhead', power: 'powerful' });
+    expect(quiverOf([], rider, USUAL_SCHOOLS).best.names).toEqual([]);
   });
 });

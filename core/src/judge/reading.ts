@@ -59,7 +59,7 @@ function drive(c: Case, w: Writer): string {
   const concave = facts.depth(['single', 'narrow', 'triple'], facts.feet.frontFoot_mm);
   const bias = facts.foilBias_mm;
   const front = 2.5 * (place(c, 'widePointFromCentre_mm') - 0.5) + bias / (INCH_mm / 8) + concave / (INCH_mm / 4) - 0.5;
-  const from = front > 0.6 ? 'the front foot' : front < -0.8 ? 'the back foot' : 'between the feet';
+  const from = front > 0.6 ? 'the front foot' : front < -1 ? 'the back foot' : 'between the feet';
   const under =
     concave > INCH_mm / 16
       ? `${w.mm(concave)} of concave under the front foot`

@@ -155,6 +155,19 @@ const PAIRS: Readonly<Record<string, Pair>> = {
     neighbour: slack,
   },
   'heavy-no-flat': { rider: 'heavy', board: bent, neighbour: slack },
+  'pig-or-pin-to-learn-on': { rider: 'novice', board: model('Old Anchor'), neighbour: model('Long Quay') },
+  'elite-rocker': {
+    rider: 'heavyFront',
+    board: lever('tailRocker').move(lever('noseRocker').move(slack, 2), 3),
+    neighbour: slack,
+  },
+  'uneven-quad': {
+    board: withFins(withSetup(slack, 'quad'), (box) => ({
+      ...box,
+      template: withSetup(slack, 'quad').fins.boxes[0].template,
+    })),
+    neighbour: withSetup(slack, 'quad'),
+  },
   'not-to-learn-on': { rider: 'novice', board: slack, neighbour: model('Lamplight') },
   'waves-beyond-rider': {
     rider: 'heavyFront',

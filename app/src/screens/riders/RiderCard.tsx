@@ -14,6 +14,8 @@ import { measuresFor } from '../../store/derived.ts';
 import { useShed } from '../../store/shed.ts';
 import { dayOf } from '../../store/today.ts';
 
+import { QuiverLines } from './QuiverLines.tsx';
+
 const WeightChart = lazy(() => import('./WeightChart.tsx'));
 /** The longest of a rider's boards stands so tall. */
 const STANDING = 120;
@@ -30,6 +32,7 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const navigate = useNavigate();
   const made = useMemo(() => madeFor(rider, records, dayOf), [rider, records]);
+  const kept = useMemo(() => made.map(({ record }) => record), [made]);
   const scale = STANDING / Math.max(1, ...made.map(({ record }) => record.board.length_mm));
   return (
     <>
@@ -80,6 +83,7 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
           </ul>
         </div>
         <div>
+          {made.length > 1 && <QuiverLines rider={rider} records={kept} />}
           <h3>Weight</h3>
           {rider.weights.length < 2 ? (
             <p className="quiet">

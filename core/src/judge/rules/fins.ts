@@ -188,6 +188,17 @@ export const FIN_RULES: readonly Rule[] = [
     says: () => 'It stands on four fins',
   }),
   rule({
+    id: 'uneven-quad',
+    group: 'fins',
+    title: 'Rear fins of a quad as large as the front ones',
+    level: 'note',
+    cause: 'Usual rears are a size down: as large they hold the tail and stop it from being turned about.',
+    source: 'CP',
+    given: [setups('quad'), not(families('gun'))],
+    reads: ['finSetRatio', 'over', 0.97],
+    says: ({ value }) => `A rear fin has ${percent(value)} of a front one’s area`,
+  }),
+  rule({
     id: 'quad-late',
     group: 'fins',
     title: 'Four fins on a late drop',

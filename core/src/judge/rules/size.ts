@@ -6,7 +6,20 @@ import { finTroubles } from '../../fins/checks.ts';
 import { KIND_WORDS } from '../../rider/kinds.ts';
 import { INCH_mm } from '../../units/length.ts';
 import { ITS_MODEL, LAST_OF_FAMILY, LITRES_COUNT, THE_RIDER, THE_TARGET, WINGS } from '../known.ts';
-import { both, either, families, type Given, kinds, measured, not, numberWords, RIDERS, SEAS, SHORT } from '../line.ts';
+import {
+  both,
+  either,
+  families,
+  type Given,
+  kinds,
+  measured,
+  not,
+  numberWords,
+  RIDERS,
+  SEAS,
+  SHORT,
+  tails,
+} from '../line.ts';
 import { rule, type Rule } from '../rule.ts';
 
 /** Most a rider steps down at a time: about 6 in of length (CP). */
@@ -196,6 +209,32 @@ export const SIZE_RULES: readonly Rule[] = [
     ],
     says: ({ facts, m }, w) =>
       `Nose lift ${w.mm(m.noseRocker_mm)}, nose 12 ${w.mm(m.noseWidth12_mm)}, the tail ${w.mm(Math.max(0, -facts.foilBias_mm))} thicker than the nose`,
+  }),
+  rule({
+    id: 'pig-or-pin-to-learn-on',
+    group: 'size',
+    title: 'A pig or a pulled pin for a learner',
+    level: 'look',
+    cause: 'Wide behind or drawn in at the tail it turns before it is stood on: an even plan teaches trim first.',
+    source: 'CP',
+    given: [RIDERS.novice, either(kinds('pig'), both(tails('pin', 'roundedPin'), not(families('gun'))))],
+    says: ({ c }) => `This is a ${KIND_WORDS[c.kind]}`,
+  }),
+  rule({
+    id: 'elite-rocker',
+    group: 'stance',
+    title: 'An expert’s rocker under an ordinary rider',
+    level: 'note',
+    cause: 'It fits steep faces turned up and down; for going along the face it is slow and late.',
+    lever: { id: 'noseRocker', way: -1 },
+    source: 'CP',
+    given: [
+      RIDERS.early,
+      kinds('performanceShortboard', 'smallWave', 'twin'),
+      measured('tailRocker_mm', 'over', 2.45 * INCH_mm),
+    ],
+    reads: ['noseRocker_mm', 'over', 5.2 * INCH_mm],
+    says: ({ m }, w) => `Lifts are ${w.mm(m.noseRocker_mm)} and ${w.mm(m.tailRocker_mm)}`,
   }),
   rule({
     id: 'slides-over-head',

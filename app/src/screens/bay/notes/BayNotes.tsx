@@ -80,10 +80,14 @@ function Reading() {
   const { step } = useBay();
   // There it is read large already.
   if (step === 'check') return null;
+  const [first, ...rest] = sentences;
   return (
-    <p className="quiet" data-testid="bay-reading">
-      <BuiltText text={sentences.join(' ')} />
-    </p>
+    <details className="quiet" data-testid="bay-reading">
+      <summary>
+        <BuiltText text={first} />
+      </summary>
+      <BuiltText text={rest.join(' ')} />
+    </details>
   );
 }
 

@@ -1,0 +1,73 @@
+import type { Facts } from '../measure/facts.ts';
+import { kindOf } from '../rider/kinds.ts';
+import { litresFor } from '../rider/litres.ts';
+import type { Rider, Waves } from '../rider/rider.ts';
+import type { Schools } from '../rider/schools.ts';
+import { verdict } from './judge.ts';
+
+/** A board of a rider's, by name. */
+export interface Owned {
+  name: string;
+  facts: Facts;
+}
+
+/** Size and power of the waves a quiver is asked for; the steeper the more powerful. */
+const SIZES = ['kneeToWaist', 'waistToHead', 'overhead', 'wellOverhead'] as const;
+const POWERS = ['weak', 'medium', 'powerful'] as const;
+const STEEPNESS = { weak: 'soft', medium: 'medium', powerful: 'steep' } as const;
+
+export interface Sea {
+  size: Waves['size'];
+  power: Waves['power'];
+}
+
+export interface Quiver {
+  /** The two (or the one) that between them go in the most of these waves, and in how many of them. */
+  best: { names: string[]; goes: number; of: number };
+  /** Pairs of one kind that go in the same waves. */
+  same: [string, string][];
+  /** Waves within the rider's surfing in which none of them goes. */
+  gaps: Sea[];
+}
+
+/** Rules that speak of the rider in these waves and of no board. */
+const BEYOND = 'waves-beyond-rider';
+
+/**
+ * What a rider's boards cover between them: a board goes in waves where nothing worse than a note is said of it there. Waves that are
+ * beyond the rider are left out of it.
+ */
+export function quiverOf(boards: readonly Owned[], rider: Rider, schools: Schools): Quiver {
+  const seas = SIZES.flatMap((size) => POWERS.map((power): Sea => ({ size, power })));
+  const beyond = new Set<Sea>();
+  const goes = boards.map(({ facts }) => {
+    const kind = kindOf(facts, rider.mass_kg);
+    return seas.map((sea) => {
+      const waves: Waves = { ...rider.waves, ...sea, steepness: STEEPNESS[sea.power], chop: 'some' };
+      const who = { ...rider, waves };
+      const said = verdict({ facts, kind, rider: who, waves, schools, target: litresFor(who, kind) });
+      if (said.some(({ id }) => id === BEYOND)) beyond.add(sea);
+      return said.every(({ level, group }) => level === 'note' || group === 'making');
+    });
+  });
+  const within = seas.map((sea, i) => ({ sea, i })).filter(({ sea }) => !beyond.has(sea));
+  const covered = (...of: number[]) => within.filter(({ i }) => of.some((b) => goes[b][i])).length;
+  let best: Quiver['best'] = { names: [], goes: 0, of: within.length };
+  boards.forEach((board, a) => {
+    const alone = covered(a);
+    if (alone > best.goes) best = { names: [board.name], goes: alone, of: within.length };
+    for (let b = a + 1; b < boards.length; b++) {
+      const both = covered(a, b);
+      if (both > best.goes) best = { names: [board.name, boards[b].name], goes: both, of: within.length };
+    }
+  });
+  const same: Quiver['same'] = [];
+  boards.forEach((board, a) => {
+    for (let b = a + 1; b < boards.length; b++) {
+      const alike = within.every(({ i }) => goes[a][i] === goes[b][i]);
+      const kinds = [a, b].map((k) => kindOf(boards[k].facts, rider.mass_kg));
+      if (alike && kinds[0] === kinds[1]) same.push([board.name, boards[b].name]);
+    }
+  });
+  return { best, same, gaps: within.filter(({ i }) => goes.every((seen) => !seen[i])).map(({ sea }) => sea) };
+}
