@@ -63,8 +63,7 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'twin-drive',
     words: 'Twin has no drive',
-    suspects: [down('finsForward'), up('finBase'), { lever: 'centreFin', way: 1, school: ['twin', 'trailer'] }],
-    setup: 'twinTrailer',
+    suspects: [down('finsForward'), up('finBase'), { lever: 'trailer', way: 1, school: ['twin', 'trailer'] }],
   },
   {
     id: 'stiff',
@@ -112,7 +111,7 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'pushes-water',
     words: 'Pushes water, drags in mid-deck',
-    suspects: [down('noseRocker'), up('tailKick'), down('entry')],
+    suspects: [down('noseRocker'), { lever: 'tailKick', way: 1, school: ['longRocker', 'even'] }, down('entry')],
   },
   {
     id: 'slow-line',

@@ -103,6 +103,7 @@ const PUSHED: Readonly<Record<string, Pushed>> = {
   'fins-large-light': ['Slack Water', 'light', 'usual', 2],
   'fins-small-fast': ['Slack Water', 'usual', 'steep', 2],
   'gun-fins': ['North Ledge', 'usual', 'usual', 1],
+  'slender-fins': ['Slack Water', 'usual', 'usual', 13],
   'thruster-small-centre': ['Slack Water', 'usual', 'usual', 3],
   'steep-small-rear': ['Slack Water', 'usual', 'steep', 1],
   'much-toe': ['Slack Water', 'usual', 'usual', 4],

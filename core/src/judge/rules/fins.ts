@@ -199,6 +199,18 @@ export const FIN_RULES: readonly Rule[] = [
     says: ({ value }) => `A rear fin has ${percent(value)} of a front one’s area`,
   }),
   rule({
+    id: 'slender-fins',
+    group: 'fins',
+    title: 'Tall, narrow fins',
+    level: 'note',
+    cause: 'Deep for their area they pivot and let go all at once; a longer base drives.',
+    lever: { id: 'finBase', way: 1 },
+    source: 'derived',
+    reads: ['finSlenderness', 'over', 2.4],
+    says: ({ facts }, w) =>
+      `The front fin is ${w.mm(facts.lead?.template.depth_mm ?? 0)} deep on a base of ${w.mm(facts.finBase_mm)}`,
+  }),
+  rule({
     id: 'quad-late',
     group: 'fins',
     title: 'Four fins on a late drop',
