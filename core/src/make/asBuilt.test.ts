@@ -188,6 +188,15 @@ describe('the board as it was shaped', () => {
     }
   });
 
+  it('lies where the straightedge lies: a nose read higher lifts nothing at the flat point', () => {
+    const id = 'rocker:nose:12';
+    const line = measuringSheet(slackShape).find((entry) => entry.id === id)!;
+    const lifted = built(slack, { [id]: { value_mm: line.design_mm + 8 } });
+    const flat = lifted.anchors.length_mm / 2 + slack.rocker.flatPoint_mm;
+    // The likely difference alone would be 0.8 mm there, 834 mm behind the reading.
+    expect(Math.abs(lifted.rocker.line.valueAt(flat - 50))).toBeLessThan(0.35);
+  });
+
   it('has a crown read flatter or rounder, and rails by the light under their cards', () => {
     const id = 'crown:centre:0';
     const line = measuringSheet(slackShape).find((entry) => entry.id === id)!;

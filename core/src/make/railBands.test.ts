@@ -98,6 +98,7 @@ describe('rail bands', () => {
   });
 
   it('stand hardly prouder than cuts that are best at each station by themselves, found by trying all', () => {
+    const all = { fair: 0, free: 0 };
     for (const shape of some) {
       const bands = railBands(shape, { deck: 2, under: 1 });
       let fair = 0;
@@ -116,8 +117,12 @@ describe('rail bands', () => {
       }
       // The trials go by whole degrees, which costs them up to a few hundredths.
       expect(fair).toBeGreaterThan(free * 0.95);
-      expect(fair).toBeLessThan(free * 1.15);
+      expect(fair).toBeLessThan(free * 1.06);
+      all.fair += fair;
+      all.free += free;
     }
+    // Adding corners up as they are, and not the proudest of them, costs 3 % here.
+    expect(all.fair / all.free).toBeLessThan(1.021);
   });
 
   describe('a line the shaper holds', () => {
