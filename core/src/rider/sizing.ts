@@ -2,6 +2,7 @@ import type { Board, Family } from '../document/schema.ts';
 import { FAMILIES } from '../document/schema.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { shapeOf } from '../shape/shape.ts';
+import { grown } from '../edit/grow.ts';
 import { scaledToLitres } from '../edit/litres.ts';
 import { stretched, widened } from '../edit/size.ts';
 import { Facts } from '../measure/facts.ts';
@@ -198,7 +199,7 @@ export function boardsToLearnOn(rider: Rider): Board[] {
   return LEARNS_ON.flatMap(({ kind, low, high }) => {
     const length_mm = Math.round(Math.min(high, low + Math.max(0, rider.mass_kg - LEARNER_FROM_kg) / 6)) * INCH_mm;
     const { target_L } = litresFor({ ...rider, ability: 'novice' }, kind);
-    const solved = scaledToLitres(stretched(standsFor(kind), length_mm), target_L, ['length']);
+    const solved = scaledToLitres(grown(standsFor(kind), length_mm), target_L, ['length']);
     return solved.ok ? [solved.board] : [];
   });
 }
