@@ -1,5 +1,5 @@
 // From a new rider to a board with every note answered, and from a complaint to one change.
-import { choose, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, litres, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('a new rider, a brief, a chosen size, notes answered, and the printed check', async ({ page }) => {
   test.setTimeout(150_000);
@@ -116,6 +116,29 @@ test('a complaint in the rider’s own words becomes one change, laid over first
   await expect(page.getByTestId('not-understood')).toContainText('No complaint is heard');
   await page.getByLabel('How it went').fill('there is a crack by the fin box');
   await expect(change).toContainText('Stop riding it');
+  // What is no line of the board is said beside what is.
+  await page.getByLabel('How it went').fill('my back foot is never on the pivot point');
+  await expect(page.getByTestId('besides')).toContainText('Move or trim the pad first');
+});
+
+test('glass that is light under a single fin is noted where weight carries, and not before it was chosen', async ({
+  page,
+}) => {
+  await startBoard(page, 'Long Quay');
+  const notes = page.getByRole('group', { name: 'Bay notes' });
+  await step(page, 'Make');
+  await makePart(page, 'Glass and weight');
+  await choose(page, 'Deck, layer 1', '4 oz S-glass');
+  await step(page, 'Check');
+  const check = page.getByRole('region', { name: 'Check' });
+  await expect(check).toContainText('Light for a single fin');
+  await expect(check).toContainText('Glassed with 8 oz on the deck and 4 under it');
+  await page.goto('/settings');
+  await page.getByRole('radio', { name: 'Lightness' }).check();
+  await saved(page);
+  await page.goBack();
+  await expect(notes).toBeAttached();
+  await expect(check).not.toContainText('Light for a single fin');
 });
 
 test('the shop’s school changes what is said, and the board is judged against the one laid over', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { USUAL_WORKSHOP, usualShelf } from '@june-tide/core/make';
+import { USUAL_SCHEDULE, USUAL_WORKSHOP, usualShelf } from '@june-tide/core/make';
 import { modelNamed } from '@june-tide/core/models';
 import type { BoardRecord } from '@june-tide/core/record';
 import { type Rider, USUAL_SCHOOLS } from '@june-tide/core/rider';
@@ -85,7 +85,7 @@ describe('the board an order is judged against', () => {
 describe('what an order is judged from', () => {
   const ours = record('ours', 'Slack Water', '11-01');
   const older = record('older', 'Tin Roof', '02-01');
-  const shop = { records: shed(ours, older), riders: { maren: rider }, settings: USUAL_SETTINGS };
+  const shop = { records: shed(ours, older), riders: { maren: rider }, settings: USUAL_SETTINGS, shelf: [] };
 
   it('has the brief’s waves before the rider’s usual ones', () => {
     const brief = { waves: { ...waves, size: 'overhead' as const }, purpose: '', mustHaves: '' };
@@ -97,6 +97,18 @@ describe('what an order is judged from', () => {
     expect(caseFor(ours, shop, undefined).last?.name).toBe('Tin Roof 1');
     const over = { board: modelNamed('Gannet')!, name: 'Gannet 2' };
     expect(caseFor(ours, shop, undefined, over).last?.name).toBe('Gannet 2');
+  });
+
+  it('knows how it is glassed only where the shop has said so, and what it weighs from the scales before the sums', () => {
+    expect(caseFor(ours, shop, undefined).build).toBeUndefined();
+    const glass = { ...USUAL_SCHEDULE, deck: ['e6', 'e4'] as const, deckPatch: 'e4' as const };
+    const glassed = { ...ours, glass: { ...glass, deck: [...glass.deck] } };
+    const { build } = caseFor(glassed, shop, undefined);
+    expect(build).toMatchObject({ deck_oz: 10, bottom_oz: 4, deckPatch: true, tailPatch: false });
+    const sums = laminatedFor(glassed, [], USUAL_SETTINGS.workshop);
+    expect(sums.ok && sums.laminate.mass_kg).toBe(build?.mass_kg);
+    const weighed = { ...glassed, shaped: { on: '2026-11-20', readings: {}, mass_kg: 2.7 } };
+    expect(caseFor(weighed, shop, undefined).build?.mass_kg).toBe(2.7);
   });
 
   it('has litres by the shop’s school first, and none without a rider', () => {
@@ -169,7 +181,7 @@ describe('the shape of a board that is dragged', () => {
   it('keeps rocker and foil through every frame, with a rider, a last board and another laid over', () => {
     const ours = record('ours', 'Slack Water', '11-01');
     const older = record('older', 'Tin Roof', '02-01');
-    const shop = { records: shed(ours, older), riders: { maren: rider }, settings: USUAL_SETTINGS };
+    const shop = { records: shed(ours, older), riders: { maren: rider }, settings: USUAL_SETTINGS, shelf: [] };
     const first = shapeFor(board, 'ours');
     let kept = 0;
     for (let i = 1; i <= 40; i++) {

@@ -2,6 +2,8 @@ import type { Board, Family } from '@june-tide/core/document';
 import { type Case, type Writer, writerOf } from '@june-tide/core/judge';
 import {
   type Blank,
+  CLOTH,
+  type Cloth,
   type Day,
   daySchema,
   type Foam,
@@ -94,6 +96,7 @@ export interface Shop {
   records: Readonly<Record<string, BoardRecord>>;
   riders: Readonly<Record<string, Rider>>;
   settings: Settings;
+  shelf: readonly Blank[];
 }
 
 /** What of a record its order hangs on, and none of its lines: a drag leaves it alone. Any record is one. */
@@ -207,6 +210,8 @@ export function caseFor(
     waves: wavesOf(record, shop.riders),
     last: against && { facts: factsFor(against.board, rider?.height_mm), name: against.name },
     target,
+    build: buildOf(record, shop),
+    aim_kg: record.brief?.targetMass_kg,
     schools: shop.settings.schools,
   };
 }
@@ -241,6 +246,25 @@ export function takenFor(blankId: string, records: Shop['records'], except?: str
 export function laminatedFor(record: BoardRecord, shelf: readonly Blank[], workshop: Workshop): Laminated {
   const { foam, stringer_mm } = foamOf(record, shelf);
   return laminated(shapeFor(record.board), foam, stringer_mm, record.glass ?? USUAL_SCHEDULE, workshop.glass);
+}
+
+/** How it is glassed, for its judgement: only where the shop has said so. A weighed board is as heavy as it was weighed. */
+function buildOf(record: BoardRecord, { settings, shelf }: Shop): Case['build'] {
+  const { glass, shaped } = record;
+  if (!glass) return undefined;
+  const ounces = (cloths: readonly Cloth[]) => cloths.reduce((sum, cloth) => sum + CLOTH[cloth].ounces, 0);
+  return {
+    deck_oz: ounces(glass.deck),
+    bottom_oz: ounces(glass.bottom),
+    deckPatch: glass.deckPatch !== undefined,
+    tailPatch: glass.tailPatch !== undefined,
+    // Few rules ask for it, and it wants the whole skin.
+    get mass_kg() {
+      if (shaped?.mass_kg !== undefined) return shaped.mass_kg;
+      const made = laminatedFor(record, shelf, settings.workshop);
+      return made.ok ? made.laminate.mass_kg : NaN;
+    },
+  };
 }
 
 export const writerFor = (settings: Settings): Writer => writerOf(styleOf(settings), settings.massUnit);

@@ -26,6 +26,8 @@ export interface Complaint {
   suspects: readonly Suspect[];
   /** What to do before anything is changed. */
   caution?: string;
+  /** What is tried first and is no line of the board: the pad, a fin slid in its box, the glass. */
+  besides?: { words: string; school?: readonly [SchoolQuestion, string] };
   /** Another set of fins, where that is the first thing to try: it costs nothing. */
   setup?: Board['fins']['setup'];
 }
@@ -43,11 +45,13 @@ export const COMPLAINTS: readonly Complaint[] = [
     id: 'slides-nose',
     words: 'Slides while nose riding',
     suspects: [down('edgeLength'), down('noseConcave'), up('roll'), down('finRake')],
+    besides: { words: 'Slide the fin back in its box, or try a pivot fin: both are undone on the beach.' },
   },
   {
     id: 'single-slides',
     words: 'Single fin slides in turns',
-    suspects: [down('edgeLength'), down('edgeHardness'), up('finSize')],
+    suspects: [down('edgeLength'), down('edgeHardness'), up('finSize'), down('finsForward')],
+    besides: { words: 'Slide the fin back in its box before anything is cut.' },
   },
   {
     id: 'dull',
@@ -75,6 +79,7 @@ export const COMPLAINTS: readonly Complaint[] = [
       down('tailWidth'),
       down('widePoint'),
       up('curvier'),
+      { lever: 'wing', way: 1, school: ['wings', 'help'] },
     ],
   },
   {
@@ -85,7 +90,11 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'chatters',
     words: 'Chatters in chop',
-    suspects: [up('foreVee'), up('roll'), down('foreEdge'), down('block'), down('concave')],
+    suspects: [up('foreVee'), up('roll'), down('foreEdge'), down('block'), down('concave'), up('roundedPin')],
+    besides: {
+      words: 'A little weight steadies it: another layer on the deck of the next one, on the Make step, under Glass.',
+      school: ['weight', 'carries'],
+    },
   },
   {
     id: 'heavy-bogs',
@@ -127,6 +136,7 @@ export const COMPLAINTS: readonly Complaint[] = [
       down('noseRocker'),
       { lever: 'noseHollow', way: 1, school: ['shortNose', 'concave'] },
       { lever: 'foreVee', way: 1, school: ['shortNose', 'belly'] },
+      up('beak'),
     ],
   },
   {
@@ -142,7 +152,13 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'fish-backhand',
     words: 'Trouble on the backhand with a fish',
-    suspects: [{ lever: 'wingDepth', way: 1, school: ['wings', 'help'] }, down('block'), down('tailWidth')],
+    suspects: [
+      { lever: 'wingDepth', way: 1, school: ['wings', 'help'] },
+      down('block'),
+      down('tailWidth'),
+      up('roundedPin'),
+      { lever: 'wing', way: 1, school: ['wings', 'help'] },
+    ],
   },
   {
     id: 'abrupt-wing',
@@ -158,11 +174,12 @@ export const COMPLAINTS: readonly Complaint[] = [
     id: 'off-pivot',
     words: 'Back foot off the pivot',
     suspects: [up('wingForward'), up('finsForward'), down('widePoint')],
+    besides: { words: 'Move or trim the pad first, so that the back foot lands at or behind the wing.' },
   },
   {
     id: 'bulky',
     words: 'Bulky for its litres',
-    suspects: [down('railFullness'), down('thickness')],
+    suspects: [down('railFullness'), down('thickness'), up('dome'), up('stepRail'), up('beak')],
   },
   {
     id: 'sinks',
@@ -209,6 +226,12 @@ export function nearestComplaints(text: string): Complaint[] {
   return nearestTo(text, COMPLAINTS).flatMap((id) => byId.get(id) ?? []);
 }
 
+/** What is tried first besides the board's lines, in a shop of its school; undefined where there is nothing. */
+export function besidesIn({ besides }: Complaint, schools: Schools): string | undefined {
+  if (besides?.school && schools[besides.school[0]] !== besides.school[1]) return undefined;
+  return besides?.words;
+}
+
 export interface Change {
   /** As in “more tail rocker”. */
   words: string;
@@ -242,13 +265,15 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools,
       const { move, more, less } = moved;
       const changed = move(board, way);
       if (changed === board || same(changed, board) || !buildable(changed)) return [];
+      // The one fin of a long box is slid; other boxes are where they are.
+      const slides = id === 'finsForward' && board.fins.setup === 'single';
       return [
         {
-          words: way === 1 ? more : less,
+          words: slides ? `the fin slid ${way === 1 ? 'forward' : 'back'} in its box` : way === 1 ? more : less,
           lever: id,
           suspicion:
             -way * place(facts, moved, { kind, mass_kg }) + (FINS.includes(id) ? FINS_FIRST : 0) - 0.05 * order,
-          free: FREE.includes(id),
+          free: slides || FREE.includes(id),
           board: changed,
         },
       ];
@@ -270,12 +295,14 @@ export function changesFor(complaint: Complaint, facts: Facts, schools: Schools,
 }
 
 /** Where the number a lever moves lies in its family: 0 the middle, ±1 the ends of the usual range, no further than ±3. */
-function place(facts: Facts, { reads, falls }: Lever, of: Usual): number {
-  if (reads === undefined) return 0;
-  const { low, high } = usualRange(facts, reads, of);
+function place(facts: Facts, { reads, falls, calledBy }: Lever, of: Usual): number {
+  // More of a part is called for by a high number: as if there were too little of it.
+  const key = reads ?? calledBy?.key;
+  if (key === undefined) return 0;
+  const { low, high } = usualRange(facts, key, of);
   if (!(high > low) || high === Infinity) return 0;
-  const at = Math.max(-3, Math.min(3, (2 * measureOf(reads).read(facts) - low - high) / (high - low)));
-  return falls ? -at : at;
+  const at = Math.max(-3, Math.min(3, (2 * measureOf(key).read(facts) - low - high) / (high - low)));
+  return falls || (reads === undefined && calledBy?.when === 'high') ? -at : at;
 }
 
 const same = (a: Board, b: Board): boolean => JSON.stringify(a) === JSON.stringify(b);

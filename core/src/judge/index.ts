@@ -1,4 +1,4 @@
-export { changesFor, COMPLAINTS, complaintsFor, nearestComplaints, pushedFar } from './complaints.ts';
+export { besidesIn, changesFor, COMPLAINTS, complaintsFor, nearestComplaints, pushedFar } from './complaints.ts';
 export { cureSteps, judged, type Note, verdict, writerOf } from './judge.ts';
 export { judgementDocument } from './judgementDocument.ts';
 export { quiverOf, type Sea } from './quiver.ts';

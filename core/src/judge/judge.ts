@@ -9,6 +9,7 @@ import { BOTTOM_RULES } from './rules/bottom.ts';
 import { FAR_RULES } from './rules/far.ts';
 import { FIN_RULES } from './rules/fins.ts';
 import { FOIL_RULES } from './rules/foil.ts';
+import { GLASSING_RULES } from './rules/glassing.ts';
 import { OUTLINE_RULES } from './rules/outline.ts';
 import { RAIL_RULES } from './rules/rails.ts';
 import { ROCKER_RULES } from './rules/rocker.ts';
@@ -24,6 +25,7 @@ export const RULES: readonly Rule[] = [
   ...RAIL_RULES,
   ...BOTTOM_RULES,
   ...FIN_RULES,
+  ...GLASSING_RULES,
   ...FAR_RULES,
 ];
 
@@ -71,6 +73,9 @@ const SILENCES: Readonly<Record<string, readonly string[]>> = {
   'twin-in-steep': ['twin-without-trailer-big'],
   'steep-small-rear': ['thruster-small-centre'],
   'channels-chop': ['deep-channels'],
+  'deep-concave': ['rail-bends-more'],
+  'concave-off-front-foot': ['rail-bends-more'],
+  'heavy-for-its-litres': ['heavy-glass-sharp'],
   'flat-tail': ['stiff-in-steep', 'light-expert-flat'],
 };
 

@@ -4,6 +4,7 @@ import { litresWords } from '../rider/litres.ts';
 import { ABILITIES } from '../rider/rider.ts';
 import { RULES } from './judge.ts';
 import { lever } from './levers.ts';
+import type { LeverUnit } from './levers/lever.ts';
 import { RIDERS, type Sea, SEAS, type Who } from './line.ts';
 import { type Group, GROUP_WORDS } from './rule.ts';
 import { SCHOOLS } from '../rider/schools.ts';
@@ -106,7 +107,7 @@ function groupLines(group: Group): string[] {
       const move = rule.lever && lever(rule.lever.id);
       const first =
         rule.lever && move
-          ? ` First step: ${rule.lever.way === 1 ? move.more : move.less}, ${stepWords(move.step, move.unit)}.`
+          ? ` First step: ${rule.lever.way === 1 ? move.more : move.less}${stepWords(move.step, move.unit)}`
           : '';
       const school = rule.school
         ? ` School: ${SCHOOLS[rule.school.question].question.toLowerCase()}, ${String(Object.entries(SCHOOLS[rule.school.question].answers).find(([key]) => key === rule.school?.answer)?.[1]).toLowerCase()}.`
@@ -116,14 +117,16 @@ function groupLines(group: Group): string[] {
   ];
 }
 
-/** A first step in inches, degrees or a share. */
-function stepWords(step: number, unit: 'mm' | 'rad' | 'share'): string {
+/** A first step in inches, degrees or a share, as the end of a sentence; a part is itself the step. */
+function stepWords(step: number, unit: LeverUnit): string {
   switch (unit) {
     case 'mm':
-      return `${Math.round((step / 25.4) * 1000) / 1000} in`;
+      return `, ${Math.round((step / 25.4) * 1000) / 1000} in.`;
     case 'rad':
-      return `${Math.round(((step * 180) / Math.PI) * 10) / 10} degrees`;
+      return `, ${Math.round(((step * 180) / Math.PI) * 10) / 10} degrees.`;
     case 'share':
-      return `${Math.round(step * 100)} %`;
+      return `, ${Math.round(step * 100)} %.`;
+    case 'part':
+      return '.';
   }
 }

@@ -4,7 +4,7 @@ import type { LitresTarget } from '../rider/litres.ts';
 import type { Rider } from '../rider/rider.ts';
 import { INCH_mm } from '../units/length.ts';
 import type { Known } from './line.ts';
-import type { Case } from './case.ts';
+import type { Build, Case } from './case.ts';
 
 /** What must be there before a rule has anything to look at. */
 export const THE_RIDER: Known<{ rider: Rider }> = {
@@ -19,6 +19,14 @@ export const THE_TARGET: Known<{ target: LitresTarget }> = {
 export const LITRES_COUNT: Known<{ target: LitresTarget }> = {
   words: 'a range of litres for the rider on a kind that is theirs',
   of: ({ target }) => (target && target.said !== 'no' ? { target } : undefined),
+};
+export const THE_BUILD: Known<{ build: Build }> = {
+  words: 'how it is glassed',
+  of: ({ build }) => build && { build },
+};
+export const THE_AIM: Known<{ aim_kg: number }> = {
+  words: 'a weight the brief asks for',
+  of: ({ aim_kg }) => (aim_kg === undefined ? undefined : { aim_kg }),
 };
 export type Last = NonNullable<Case['last']>;
 export const THE_LAST: Known<{ last: Last }> = {

@@ -8,6 +8,7 @@ import { INCH_mm } from '../units/length.ts';
 import { judged, RULES, verdict, writerOf } from './judge.ts';
 import { pushedFar } from './complaints.ts';
 import { lever, type LeverId, LEVERS } from './levers.ts';
+import type { Build } from './case.ts';
 import type { Rule } from './rule.ts';
 import { SCHOOLS, USUAL_SCHOOLS } from '../rider/schools.ts';
 import { caseOf, type RIDERS, type WAVES } from '../testing/cases.ts';
@@ -102,6 +103,8 @@ const PUSHED: Readonly<Record<string, Pushed>> = {
   'twin-far-forward': ['Two Stairs', 'usual', 'usual', 6],
   'fins-large-light': ['Slack Water', 'light', 'usual', 2],
   'fins-small-fast': ['Slack Water', 'usual', 'steep', 2],
+  'foot-ahead-of-fins': ['Slack Water', 'usual', 'usual', 16],
+  'foot-behind-fins': ['Slack Water', 'usual', 'usual', 18],
   'gun-fins': ['North Ledge', 'usual', 'usual', 1],
   'slender-fins': ['Slack Water', 'usual', 'usual', 13],
   'thruster-small-centre': ['Slack Water', 'usual', 'usual', 3],
@@ -121,6 +124,11 @@ interface Pair {
   neighbour: Board;
   /** The neighbour lies in the waves. */
   neighbourWaves?: keyof typeof WAVES;
+  /** How both are glassed, and how the neighbour is. */
+  build?: Build;
+  neighbourBuild?: Build;
+  aim_kg?: number;
+  neighbourAim_kg?: number;
 }
 const model = (name: string): Board => modelNamed(name)!;
 const outline = (board: Board, change: Partial<Board['outline']>): Board => ({
@@ -149,6 +157,26 @@ const broad = outline(penny, {
   tail: { kind: 'square', block_mm: 9 * INCH_mm, depth_mm: 0, tip_mm: 0 },
   marks: penny.outline.marks.map((mark) => (mark.from === 'tail' ? { ...mark, value_mm: 17 * INCH_mm } : mark)),
 });
+/** One contour on the 6'0, deepest between the feet and gone by the ends. */
+const hollowed = (kind: 'single' | 'vee', depth_mm: number): Board => ({
+  ...slack,
+  bottom: {
+    layers: [
+      {
+        kind,
+        width: 1,
+        depths: [
+          { from: 'tail', at_mm: 254, value_mm: 0 },
+          { from: 'tail', at_mm: 700, value_mm: depth_mm },
+          { from: 'tail', at_mm: 1000, value_mm: depth_mm },
+          { from: 'nose', at_mm: 254, value_mm: 0 },
+        ],
+      },
+    ],
+  },
+});
+const light: Build = { deck_oz: 8, bottom_oz: 4, deckPatch: false, tailPatch: false, mass_kg: 2.5 };
+const solid: Build = { deck_oz: 12, bottom_oz: 6, deckPatch: true, tailPatch: true, mass_kg: 3 };
 const PAIRS: Readonly<Record<string, Pair>> = {
   'thick-tail-rail-big': {
     waves: 'big',
@@ -254,6 +282,50 @@ const PAIRS: Readonly<Record<string, Pair>> = {
       rails: { ...model('Long Quay').rails, tailEdge: { length_mm: 50, fade_mm: 40, hardness: 0.6 } },
     },
   },
+  // Where the flattest part goes: 16 in of it behind the back foot, 12 in of it ahead of the front one.
+  'panel-behind-feet': { board: lever('tailKick').move(slack, 4), neighbour: slack },
+  'panel-ahead-of-feet': { board: lever('entry').move(slack, 8), neighbour: lever('entry').move(slack, 5) },
+  // Deep under the feet and gone by tail 12: the rail lifts by the depth, 10 and 7 mm.
+  'rail-bends-more': { board: hollowed('single', 10), neighbour: hollowed('single', 7) },
+  'rail-flatter': { board: hollowed('vee', 7), neighbour: hollowed('vee', 4) },
+  'light-under-a-single': {
+    board: model('Long Quay'),
+    neighbour: model('Long Quay'),
+    build: light,
+    // 6+4/4: an ounce over what is light.
+    neighbourBuild: { ...light, deck_oz: 10 },
+  },
+  'light-in-chop': {
+    waves: 'choppy',
+    board: model('Lamplight'),
+    neighbour: model('Lamplight'),
+    build: light,
+    neighbourBuild: { ...light, mass_kg: 4 },
+  },
+  'heavy-glass-sharp': { board: slack, neighbour: slack, build: solid, neighbourBuild: { ...solid, deck_oz: 9 } },
+  'heavy-for-its-litres': {
+    board: slack,
+    neighbour: slack,
+    build: { ...light, mass_kg: 3.7 },
+    neighbourBuild: { ...light, mass_kg: 3.2 },
+  },
+  'knees-and-feet-dent': {
+    rider: 'heavy',
+    board: slack,
+    neighbour: slack,
+    build: light,
+    neighbourBuild: { ...light, deckPatch: true },
+  },
+  // 29.6 and 74.7 L.
+  'aimed-heavy-sharp': { board: slack, neighbour: slack, aim_kg: 3.3, neighbourAim_kg: 2.6 },
+  'aimed-light-single': { board: model('Long Quay'), neighbour: model('Long Quay'), aim_kg: 4, neighbourAim_kg: 7 },
+  'boxes-unpatched': {
+    waves: 'huge',
+    board: model('Iron Gate'),
+    neighbour: model('Iron Gate'),
+    build: light,
+    neighbourBuild: { ...light, tailPatch: true },
+  },
   'fins-small-heavy': { rider: 'heavy', board: slack, neighbour: lever('finSize').move(slack, 2) },
   'twin-without-trailer-big': {
     waves: 'big',
@@ -278,7 +350,14 @@ const buildable = (board: Board) => boardSchema.safeParse(board).success && boar
 function speaks(
   rule: Rule,
   board: Board,
-  example: { rider?: keyof typeof RIDERS; waves?: keyof typeof WAVES; last?: Board; kindOf?: Board },
+  example: {
+    rider?: keyof typeof RIDERS;
+    waves?: keyof typeof WAVES;
+    last?: Board;
+    kindOf?: Board;
+    build?: Build;
+    aim_kg?: number;
+  },
 ) {
   const c = caseOf(board, { ...example, schools: schoolsFor(rule) });
   return verdict(c, [rule]).length > 0;
@@ -321,9 +400,14 @@ describe('the rules of judgement', () => {
     } else if (pair) {
       it(`${rule.id}: speaks of one board and not of its neighbour`, () => {
         expect(speaks(rule, pair.board, pair)).toBe(true);
-        expect(speaks(rule, pair.neighbour, { ...pair, waves: pair.neighbourWaves ?? pair.waves ?? 'usual' })).toBe(
-          false,
-        );
+        expect(
+          speaks(rule, pair.neighbour, {
+            ...pair,
+            waves: pair.neighbourWaves ?? pair.waves ?? 'usual',
+            ...(pair.neighbourAim_kg ? { aim_kg: pair.neighbourAim_kg } : {}),
+            ...(pair.neighbourBuild ? { build: pair.neighbourBuild } : {}),
+          }),
+        ).toBe(false);
       });
     }
   }
@@ -360,12 +444,14 @@ describe('anything pushed far enough', () => {
     '+railFullness',
   ];
   const calm = caseOf(slack, {});
+  /** A part is put on once and not pushed. */
+  const pushed = (Object.keys(LEVERS) as LeverId[]).filter((id) => lever(id).unit !== 'part');
   const draws = (board: Board) => verdict(caseOf(board, { kindOf: slack })).map(({ id }) => id);
 
   it('ends in a note on the 6’0, for a rider without a stance too', () => {
     expect(verdict(calm)).toEqual([]);
     const silent: string[] = [];
-    for (const id of Object.keys(LEVERS) as LeverId[]) {
+    for (const id of pushed) {
       for (const way of [1, -1] as const) {
         const { board, steps } = pushedFar(slack, id, way, 40);
         if (steps > 0 && draws(board).length === 0) silent.push(`${way === 1 ? '+' : '-'}${id}`);

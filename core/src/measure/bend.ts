@@ -62,12 +62,16 @@ const FLAT_GAP_mm = 25.4 / 32;
 
 /**
  * The flattest part of the bottom at the stringer: the longest straightedge that leaves no more than 1/32 in of light
- * under it anywhere, and where it lies.
+ * under it anywhere, and where it lies; between two stations where they are given.
  */
-export function flattestPart(shape: Shape, gap_mm = FLAT_GAP_mm): { length_mm: number; middle_mm: number } {
+export function flattestPart(
+  shape: Shape,
+  { gap_mm = FLAT_GAP_mm, from_mm = 0, to_mm = Infinity }: { gap_mm?: number; from_mm?: number; to_mm?: number } = {},
+): { length_mm: number; middle_mm: number } {
   const { length_mm } = shape.board;
   const count = 360;
   const h = length_mm / count;
+  const [first, last] = [Math.ceil(from_mm / h), Math.min(count, Math.floor(to_mm / h))];
   const z = Array.from({ length: count + 1 }, (_, k) => stringerLineAt(shape, k * h));
   const gapOver = (a: number, b: number) => {
     let widest = 0;
@@ -76,10 +80,10 @@ export function flattestPart(shape: Shape, gap_mm = FLAT_GAP_mm): { length_mm: n
     return widest;
   };
   let best = { from: 0, to: 0 };
-  let to = 1;
-  for (let from = 0; from < count; from++) {
+  let to = first + 1;
+  for (let from = first; from < last; from++) {
     to = Math.max(to, from + 1);
-    while (to < count && gapOver(from, to + 1) <= gap_mm) to++;
+    while (to < last && gapOver(from, to + 1) <= gap_mm) to++;
     if (to - from > best.to - best.from) best = { from, to };
   }
   return { length_mm: (best.to - best.from) * h, middle_mm: ((best.from + best.to) / 2) * h };

@@ -279,7 +279,7 @@ describe('distribution, skin, stations', () => {
     const half = base.length_mm / 2;
     const lift = (half * half) / (2 * R);
     const board = { ...base, rocker: { noseLift_mm: lift, tailLift_mm: lift, flatPoint_mm: 0, marks: [] } };
-    const { length_mm } = flattestPart(shapeOf(board), 1);
+    const { length_mm } = flattestPart(shapeOf(board), { gap_mm: 1 });
     expect(Math.abs(length_mm - Math.sqrt(8 * R))).toBeLessThan(12);
     const bend = bendOf(shapeOf(board).rocker.line, 0.4 * base.length_mm, 0.6 * base.length_mm);
     expect(bend.radius_mm / R).toBeCloseTo(1, 2);

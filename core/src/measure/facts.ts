@@ -110,6 +110,14 @@ export class Facts {
   get flattest(): ReturnType<typeof flattestPart> {
     return this.once('flattest', () => flattestPart(this.shape));
   }
+  /** The same within the stance and a sixth of it past either foot. */
+  get flatUnderFeet(): ReturnType<typeof flattestPart> {
+    return this.once('flatUnderFeet', () => {
+      const { backFoot_mm, frontFoot_mm } = this.feet;
+      const stance = frontFoot_mm - backFoot_mm;
+      return flattestPart(this.shape, { from_mm: backFoot_mm - stance / 6, to_mm: frontFoot_mm + stance / 6 });
+    });
+  }
   lifts(reading: RockerReading): TipLifts {
     return this.once(`lifts ${reading}`, () => tipLifts(this.shape, reading));
   }

@@ -79,6 +79,11 @@ export const SCHOOLS = {
     answers: { swallow: 'Swallow: more area', pin: 'A pin too: less drag' },
     why: 'Area at the tail is lift where the wave has none; a pin drags less and turns from a narrow end.',
   },
+  weight: {
+    question: 'Weight of the board',
+    answers: { carries: 'Some weight carries', light: 'Lightness' },
+    why: 'Some weight carries a single fin through flat sections and steadies it over chop; a light board turns sharply and gets going at once.',
+  },
   work: {
     question: 'How boards are cut',
     answers: { hand: 'By hand from templates', machine: 'By machine from a file' },
@@ -104,6 +109,7 @@ export const USUAL_SCHOOLS: Schools = {
   forwardWidth: 'carries',
   rocker: 'added',
   weakTail: 'swallow',
+  weight: 'carries',
   work: 'hand',
 };
 
@@ -126,5 +132,6 @@ export const schoolsSchema = z.object({
   forwardWidth: answersOf('forwardWidth').catch(USUAL_SCHOOLS.forwardWidth),
   rocker: answersOf('rocker').catch(USUAL_SCHOOLS.rocker),
   weakTail: answersOf('weakTail').catch(USUAL_SCHOOLS.weakTail),
+  weight: answersOf('weight').catch(USUAL_SCHOOLS.weight),
   work: answersOf('work').catch(USUAL_SCHOOLS.work),
 });

@@ -6,7 +6,7 @@ import { kindOf } from '../rider/kinds.ts';
 import { litresFor, ridersFor } from '../rider/litres.ts';
 import type { Rider, Waves } from '../rider/rider.ts';
 import { Facts } from '../measure/facts.ts';
-import type { Case } from '../judge/case.ts';
+import type { Build, Case } from '../judge/case.ts';
 import { type Schools, USUAL_SCHOOLS } from '../rider/schools.ts';
 
 const waves = (
@@ -60,6 +60,10 @@ interface CaseOptions {
   massFor?: Board;
   /** What the shaper says it is: the kind of this board. */
   kindOf?: Board;
+  /** How it is glassed. */
+  build?: Build;
+  /** The weight the brief asks for. */
+  aim_kg?: number;
 }
 
 export function caseOf(board: Board, options: CaseOptions): Case {
@@ -79,6 +83,8 @@ export function caseOf(board: Board, options: CaseOptions): Case {
     waves: sea,
     schools: options.schools ?? USUAL_SCHOOLS,
     target: litresFor(who, kind),
+    aim_kg: options.aim_kg,
+    ...(options.build ? { build: options.build } : {}),
     ...(options.last ? { last: { facts: new Facts(shapeOf(options.last)), name: 'the last board' } } : {}),
   };
 }

@@ -38,13 +38,15 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
   const kind = record && kindFor(record, riders);
   const sizes = useMemo(() => {
     if (id === undefined || family === undefined) return [];
-    const shop = { records: useShed.getState().records, riders, settings };
+    const { records, shelf } = useShed.getState();
+    const shop = { records, riders, settings, shelf };
     return sizesFor({ id, riderId, brief, createdAt, kind, board: { family } }, shop);
   }, [id, riderId, brief, createdAt, kind, family, riders, settings]);
   return useMemo((): BayContext | undefined => {
     if (!record || !step) return undefined;
     // Other boards change no verdict while this one is dragged: they are read as they are now.
-    const shop = { records: useShed.getState().records, riders, settings };
+    const { records, shelf } = useShed.getState();
+    const shop = { records, riders, settings, shelf };
     return {
       record,
       shape: shapeFor(record.board, record.id),

@@ -1,5 +1,4 @@
 import type { Board, FinBox } from '../../document/schema.ts';
-import { withSetup } from '../../fins/placement.ts';
 import { clamp, degrees, inch, movable } from './lever.ts';
 
 function everyFin(board: Board, change: (box: FinBox) => FinBox): Board {
@@ -86,19 +85,6 @@ export const FIN_LEVERS = movable({
             }
           : box,
       ),
-  },
-  trailer: {
-    more: 'a trailer behind the pair',
-    less: 'the trailer off',
-    step: 1,
-    unit: 'share',
-    lotMore: 'A trailer steadies the pair.',
-    lotLess: 'Fast and loose on two fins.',
-    shift: (b, by) => {
-      if (by < 0 && b.fins.setup === 'twinTrailer')
-        return { ...b, fins: { setup: 'twin', boxes: b.fins.boxes.filter(({ role }) => role !== 'centre') } };
-      return by > 0 && b.fins.setup === 'twin' ? withSetup(b, 'twinTrailer') : b;
-    },
   },
   toe: {
     more: 'more toe',

@@ -2,6 +2,8 @@ import type { Board } from '../../document/schema.ts';
 import { INCH_mm } from '../../units/length.ts';
 import type { MeasureKey } from '../../measure/catalogue.ts';
 
+export type LeverUnit = 'mm' | 'rad' | 'share' | 'part';
+
 /**
  * One thing a shaper can move: by how much at first, how it is said, and the change itself. `shift` takes how far in the
  * lever's unit, more being positive, and returns the board as it is where the lever has nothing to hold on. Results may leave
@@ -11,13 +13,15 @@ interface LeverData {
   /** As in “more nose rocker”, “less nose rocker”. */
   more: string;
   less: string;
-  /** One step, in the unit: mm, rad, or a plain share. */
+  /** One step, in the unit: mm, rad, a plain share, or a part that is there or not. */
   step: number;
-  unit: 'mm' | 'rad' | 'share';
+  unit: LeverUnit;
   /** What it moves, to rank by: the measure that it pushes up. */
   reads?: MeasureKey;
   /** It pushes that measure down instead. */
   falls?: true;
+  /** What has no measure of its own: the number that calls for more of it, and when. */
+  calledBy?: { key: MeasureKey; when: 'high' | 'low' };
   /** What a lot more, and a lot less, of it does. */
   lotMore: string;
   lotLess: string;

@@ -295,6 +295,7 @@ export const SHAPE_LEVERS = movable({
     less: 'sharpened',
     step: 0.5,
     unit: 'share',
+    calledBy: { key: 'noseRocker_mm', when: 'high' },
     lotMore: 'A forgiving board that anyone rides, and nobody’s own.',
     lotLess: 'An expert’s board.',
     shift: (b, by) => softened(b, by),

@@ -1,5 +1,7 @@
 import { LAYER_WORDS } from '../../document/kinds.ts';
 import type { Facts } from '../../measure/facts.ts';
+import { railLineAt, stringerLineAt } from '../../measure/bottomLines.ts';
+import { TWELVE_mm } from '../../measure/measure.ts';
 import { INCH_mm } from '../../units/length.ts';
 
 import { families, type Known, measured, not, RIDERS, SEAS, SHORT, SIDE_FINS } from '../line.ts';
@@ -28,6 +30,16 @@ const STEEPEST: Known<{ words: string }> = {
   },
 };
 
+/** By how much more the rail line lifts than the stringer line, from the front foot to 12 in from the tail. */
+const railOverStringer = {
+  words: 'lift of the rail line less that of the stringer, from the front foot to tail 12',
+  unit: 'mm',
+  read: ({ shape, feet }: Facts) => {
+    const rail = (x_mm: number) => railLineAt(shape, x_mm) - stringerLineAt(shape, x_mm);
+    return rail(TWELVE_mm) - rail(feet.frontFoot_mm);
+  },
+} as const;
+
 /** Bottom: which contour where, how deep, and how it blends. */
 export const BOTTOM_RULES: readonly Rule[] = [
   rule({
@@ -40,6 +52,31 @@ export const BOTTOM_RULES: readonly Rule[] = [
     source: 'CP',
     reads: ['concaveDepth_mm', 'over', 0.375 * INCH_mm],
     says: ({ value }, w) => `The concave is ${w.mm(value)} deep`,
+  }),
+  rule({
+    id: 'rail-bends-more',
+    group: 'bottom',
+    title: 'Rail line curvier than the stringer',
+    level: 'note',
+    cause: 'Concave flattens the stringer and leaves the rail its curve: fast flat, tighter on the rail. Read both.',
+    lever: { id: 'concave', way: -1 },
+    source: 'derived',
+    given: [CONCAVE, measured('tailVee_mm', 'under', INCH_mm / 16), measured('roll_mm', 'under', INCH_mm / 16)],
+    reads: [railOverStringer, 'over', 0.34 * INCH_mm],
+    says: ({ value }, w) => `Behind the front foot the rail lifts ${w.mm(value)} more than the stringer`,
+  }),
+  rule({
+    id: 'rail-flatter',
+    group: 'bottom',
+    title: 'Rail line flatter than the stringer',
+    level: 'note',
+    cause:
+      'Vee or roll under the feet lets the stringer bend and draws the rail straight: it tips easily, then runs on.',
+    lever: { id: 'roll', way: -1 },
+    source: 'derived',
+    given: [not(families('longboard'))],
+    reads: [railOverStringer, 'under', -0.2 * INCH_mm],
+    says: ({ value }, w) => `Behind the front foot the rail lifts ${w.mm(-value)} less than the stringer`,
   }),
   rule({
     id: 'concave-off-front-foot',

@@ -4,7 +4,7 @@ import type { Facts } from '../../measure/facts.ts';
 import type { Rider } from '../../rider/rider.ts';
 import { INCH_mm } from '../../units/length.ts';
 import { FRONT_FINS, SIDE_AND_CENTRE, THE_RIDER } from '../known.ts';
-import { families, kinds, type Known, NOSE_CONCAVE, not, RIDERS, SEAS, setups, SIDE_FINS } from '../line.ts';
+import { families, kinds, type Known, NOSE_CONCAVE, not, RIDERS, SEAS, setups, SHORT, SIDE_FINS } from '../line.ts';
 import { degrees, type Found, percent, radians, rule, type Rule } from '../rule.ts';
 
 /** A set is for 76 kg, the middle of 70 to 82; each 12 kg is a step of 6 % of area. Common practice, from memory. */
@@ -24,6 +24,12 @@ const toeOverBase_mm = {
   unit: 'mm',
   read: (_facts: unknown, { front }: { front: { toe_rad: number; template: { base_mm: number } } }) =>
     Math.sin(front.toe_rad) * front.template.base_mm,
+} as const;
+/** Back foot ahead of the leading edges of the front fins, along the stringer. */
+const footOverFins = {
+  words: 'back foot ahead of the front fins’ leading edges',
+  unit: 'mm',
+  read: ({ feet, front, leadRear_mm }: Facts) => feet.backFoot_mm - leadRear_mm - (front?.template.base_mm ?? 0),
 } as const;
 const centreOver = ({ value }: Found<unknown>) => `The centre fin has ${percent(value)} of a side fin’s area`;
 
@@ -52,6 +58,32 @@ export const FIN_RULES: readonly Rule[] = [
     given: [SEAS.weak],
     reads: ['finsAhead_mm', 'under', -0.625 * INCH_mm],
     says: ({ value }, w) => `The fins sit ${w.mm(-value)} behind where they usually go on this board`,
+  }),
+  rule({
+    id: 'foot-ahead-of-fins',
+    group: 'fins',
+    title: 'Back foot ahead of the fins',
+    level: 'look',
+    cause: 'The pad, and the foot on it, lands over the fins it turns on: move the pad back, or the fins forward.',
+    lever: { id: 'finsForward', way: 1 },
+    source: 'derived',
+    given: [SHORT, SIDE_FINS],
+    reads: [footOverFins, 'over', 0.5 * INCH_mm],
+    says: ({ facts, value }, w) =>
+      `The back foot stands about ${w.mm(facts.feet.backFoot_mm)} up, ${w.mm(value)} ahead of the front fins’ leading edges`,
+  }),
+  rule({
+    id: 'foot-behind-fins',
+    group: 'fins',
+    title: 'Back foot well behind the fins',
+    level: 'look',
+    cause: 'The foot, and the pad under it, stands behind what it turns on: the tail sinks before it comes round.',
+    lever: { id: 'finsForward', way: -1 },
+    source: 'derived',
+    given: [SHORT, SIDE_FINS],
+    reads: [footOverFins, 'under', -7 * INCH_mm],
+    says: ({ facts, value }, w) =>
+      `The back foot stands about ${w.mm(facts.feet.backFoot_mm)} up, ${w.mm(-value)} behind the front fins’ leading edges`,
   }),
   rule({
     id: 'twin-far-forward',

@@ -1,7 +1,7 @@
 import { INCH_mm } from '../../units/length.ts';
 import type { Facts } from '../../measure/facts.ts';
 import type { Case } from '../case.ts';
-import { families, measured, not, numberWords, RIDERS, SEAS, setups, usual } from '../line.ts';
+import { families, type Given, measured, not, numberWords, RIDERS, SEAS, setups, SHORT, usual } from '../line.ts';
 import { against, type Found, radians, rule, type Rule, type Writer } from '../rule.ts';
 
 const LONGBOARD = families('longboard');
@@ -15,6 +15,19 @@ function place(c: Case, key: 'noseRocker_mm' | 'tailRocker_mm'): number {
   const { low, high } = usual(c, key);
   return (c.facts.m[key] - low) / (high - low);
 }
+
+/** A flat that is plainly the board's flattest, by so much longer than the one under the feet. Our own. */
+const PLAINLY = 1.15;
+const FLATTER_ELSEWHERE: Given = {
+  words: 'a flattest part 15 % longer than any under the feet',
+  holds: ({ facts }) => facts.flattest.length_mm > PLAINLY * facts.flatUnderFeet.length_mm,
+};
+/** Where the middle of the flattest part lies from the back foot (0) to the front foot (1). */
+const panelInStance = {
+  words: 'where the flattest part lies, from the back foot (0 %) to the front foot (100 %)',
+  unit: '%',
+  read: ({ flattest, feet }: Facts) => (flattest.middle_mm - feet.backFoot_mm) / (feet.frontFoot_mm - feet.backFoot_mm),
+} as const;
 
 /** Under this a short board's entry is low for steep waves, whatever its kind. CP. */
 const STEEP_ENTRY_mm = 4.25 * INCH_mm;
@@ -151,6 +164,32 @@ export const ROCKER_RULES: readonly Rule[] = [
     reads: ['flatShare', 'under', { usual: 'low', times: 1.1 }],
     says: ({ facts, value, line }, w) =>
       `A straightedge finds ${w.mm(value * facts.L)} of flat, usually from ${w.mm(line * facts.L)}`,
+  }),
+  rule({
+    id: 'panel-behind-feet',
+    group: 'rocker',
+    title: 'Flat panel behind the back foot',
+    level: 'look',
+    cause: 'It runs straight off the tail and has no curve under the fins to pivot on.',
+    lever: { id: 'tailKick', way: -1 },
+    source: 'derived',
+    given: [FLATTER_ELSEWHERE],
+    reads: [panelInStance, 'under', -0.15],
+    says: ({ facts }, w) =>
+      `The flattest ${w.mm(facts.flattest.length_mm)} lies about ${w.mm(facts.flattest.middle_mm)} up, the back foot ${w.mm(facts.feet.backFoot_mm)}`,
+  }),
+  rule({
+    id: 'panel-ahead-of-feet',
+    group: 'rocker',
+    title: 'Flat panel ahead of the front foot',
+    level: 'look',
+    cause: 'It paddles on it and stands behind it: all curve under the feet drags in a line.',
+    lever: { id: 'entry', way: -1 },
+    source: 'derived',
+    given: [SHORT, FLATTER_ELSEWHERE],
+    reads: [panelInStance, 'over', 1.35],
+    says: ({ facts }, w) =>
+      `The flattest ${w.mm(facts.flattest.length_mm)} lies about ${w.mm(facts.flattest.middle_mm)} up, the front foot ${w.mm(facts.feet.frontFoot_mm)}`,
   }),
   rule({
     id: 'light-expert-flat',

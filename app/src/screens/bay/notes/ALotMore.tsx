@@ -34,8 +34,8 @@ export function ALotMore({ id, way, label }: { id: LeverId; way: 1 | -1; label?:
       say(`There is nothing on this board to make it so: ${words} changes nothing here.`);
       return;
     }
-    const { records, riders, settings } = useShed.getState();
-    const shop = { records, riders, settings };
+    const { records, riders, settings, shelf } = useShed.getState();
+    const shop = { records, riders, settings, shelf };
     const pushed = { ...record, board: far.board };
     const ids = new Set(judged(caseFor(record, shop, target), writerFor(settings)).map((note) => note.rule.id));
     const appear = judged(caseFor(pushed, shop, target), writerFor(settings)).filter((note) => !ids.has(note.rule.id));

@@ -80,7 +80,8 @@ export function NoteCard({ note }: { note: Note }) {
           <div className="row-of-tools">
             {rule.lever && step && (
               <Button size="small" onClick={takeStep}>
-                {capital(rule.lever.way === 1 ? step.more : step.less)}, {firstStepWords(rule.lever.id)}
+                {capital(rule.lever.way === 1 ? step.more : step.less)}
+                {firstStepWords(rule.lever.id)}
               </Button>
             )}
             {rule.lever && <ALotMore id={rule.lever.id} way={rule.lever.way === 1 ? -1 : 1} />}

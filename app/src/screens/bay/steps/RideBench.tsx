@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { changesFor, COMPLAINTS, complaintsFor, lever, nearestComplaints } from '@june-tide/core/judge';
+import { besidesIn, changesFor, COMPLAINTS, complaintsFor, lever, nearestComplaints } from '@june-tide/core/judge';
 import { MOST_RIDES } from '@june-tide/core/record';
 import { addBoard, edit, useShed } from '../../../store/shed.ts';
 import { dateWords } from '../../../parts/days.ts';
@@ -97,6 +97,7 @@ function OneChange({ said, note }: { said: string; note: () => boolean }) {
     () => (complaint ? changesFor(complaint, judgedAs.facts, schools, judgedAs.rider?.mass_kg) : []),
     [complaint, judgedAs, schools],
   );
+  const besides = complaint && besidesIn(complaint, schools);
   return (
     <div className="one-change" role="group" aria-label="One small change">
       <div className="row-of-tools above-0">
@@ -135,7 +136,8 @@ function OneChange({ said, note }: { said: string; note: () => boolean }) {
         </p>
       )}
       {complaint?.caution && <p className="trouble">{complaint.caution}</p>}
-      {complaint && changes.length === 0 && !complaint.caution && (
+      {besides && <p data-testid="besides">{besides}</p>}
+      {complaint && changes.length === 0 && !complaint.caution && !besides && (
         <p className="quiet">Nothing on this board answers to that.</p>
       )}
       <ol className="changes">
@@ -146,7 +148,7 @@ function OneChange({ said, note }: { said: string; note: () => boolean }) {
             <li key={change.words}>
               <b>
                 {change.words.replace(/^./, (c) => c.toUpperCase())}
-                {change.lever && `, ${firstStepWords(change.lever)}`}
+                {change.lever && firstStepWords(change.lever)}
               </b>
               <span className="quiet">
                 {change.free
