@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { HEARD_ONCE, HELD } from '../testing/heldPhrases.ts';
 import { COMPLAINTS, nearestComplaints } from './complaints.ts';
@@ -11,19 +13,29 @@ describe('what riders say', () => {
     expect(COMPLAINTS.length).toBe(28);
   });
 
-  it.each([
-    ['the vocabulary was mended with', HEARD_ONCE, 0.97],
-    ['it was never changed for', HELD, 0.9],
-  ] as const)('is heard right in phrases %s', (_name, phrases, least) => {
-    const right = phrases.filter(([said, complaint]) => first(said) === complaint).length;
-    expect(right / phrases.length).toBeGreaterThanOrEqual(least);
-    // What it says is a complaint is that one, and what is one is heard: precision and recall over the complaints alone.
+  /** How much is heard right: first suspects, and over the complaints alone what is said to be one and is, and what is one and is heard. */
+  function heardRight(phrases: typeof HELD): { right: number; precision: number; recall: number } {
+    const good = ([words, complaint]: (typeof HELD)[number]) => first(words) === complaint;
     const said = phrases.filter(([words]) => first(words) !== '');
     const complained = phrases.filter(([, complaint]) => complaint !== '');
-    const precision = said.filter(([words, complaint]) => first(words) === complaint).length / said.length;
-    const recall = complained.filter(([words, complaint]) => first(words) === complaint).length / complained.length;
-    expect(precision).toBeGreaterThanOrEqual(0.9);
-    expect(recall).toBeGreaterThanOrEqual(0.9);
+    const share = (of: typeof HELD) => Math.round((100 * of.filter(good).length) / of.length);
+    return { right: share(phrases), precision: share(said), recall: share(complained) };
+  }
+
+  it('is heard right in the phrases the vocabulary was mended with', () => {
+    const { right, precision, recall } = heardRight(HEARD_ONCE);
+    expect(Math.min(right, precision, recall)).toBeGreaterThanOrEqual(97);
+  });
+
+  it('is heard right in nine of ten of a hundred it was never changed for, as docs/testing.md has it', () => {
+    expect(HELD).toHaveLength(100);
+    const { right, precision, recall } = heardRight(HELD);
+    expect(right).toBeGreaterThanOrEqual(90);
+    expect(precision).toBeGreaterThanOrEqual(90);
+    const page = readFileSync(fileURLToPath(new URL('../../../docs/testing.md', import.meta.url)), 'utf8');
+    expect(page.replace(/\s+/g, ' ')).toContain(
+      `first suspect right ${right} %, precision ${precision} %, recall ${recall} %`,
+    );
   });
 
   it('is several complaints where it is, the surest first, and a no in one part denies nothing in another', () => {

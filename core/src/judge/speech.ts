@@ -7,68 +7,75 @@
 /** An idea, and the phrases that say it. A word that ends in * may go on; "not" is any way of saying no. */
 const IDEAS = {
   slide:
-    'slide*|sliding|sideways|gives way|give way|lose* the tail|losing the tail|lost the tail|side slip*|slid|slip*|skid*|skip* out|spin* out|spun out|spinning|let* go|letting go|wash* out|drift*|lose* grip|losing grip|lost grip|break* free|break* loose|breaks away|come* unstuck|tail goes|back end goes|not grip*|not hold*|not bite|not stick to|blow* out|blew out|pop* out|fins release*|fins pop*',
+    'slide*|sliding|sideways|gives way|give way|lose* the tail|losing the tail|lost the tail|side slip*|slid|slip*|skid*|skip* out|spin* out|spun out|spinning|let* go|letting go|wash* out|drift*|lose* grip|losing grip|lost grip|break* free|break* loose|breaks away|come* unstuck|tail goes|back end goes|not grip*|not hold*|not bite|not stick to|blow* out|blew out|pop* out|fins release*|fins pop*|skat* out|squirm* out|skitter* out|goes out from under|goes out on me|not stay in|not stay under|comes adrift|lets loose|spins|back end goes|arse goes|arse end goes|hops out|skates sideways|not keep its line|not stay stuck',
   cutback:
-    'cutback*|cut back*|roundhouse*|top turn*|off the top|off the lip|carve*|carving|hard turn*|big turn*|on rail|full rail|laydown*|push* hard|push* it|lean on it|leaning on it|when i push|off the tail|snap*|hack*|throw* the tail',
+    'cutback*|cut back*|roundhouse*|top turn*|off the top|off the lip|carve*|carving|hard turn*|big turn*|on rail|full rail|laydown*|push* hard|push* it|lean on it|leaning on it|when i push|off the tail|snap*|hack*|throw* the tail|swing* back|swing it back|bring it back|cutty|cutties|hook* it back|turn back|foam climb|rebound*|layback*|gouge*|bury it on a turn|at the top of the turn|at the top|through the turn',
   noseRide:
-    'toes are over|toes on the nose|to the nose|nose rid*|noserid*|hang* five|hang* ten|hung five|on the nose|on the tip|toes over|cheater five|cross step*|walk* up|walk* to the nose|perch*|tip rid*|tip time|up on the nose',
+    'toes are over|toes on the nose|to the nose|nose rid*|noserid*|hang* five|hang* ten|hung five|on the nose|on the tip|toes over|cheater five|cross step*|walk* up|walk* to the nose|perch*|tip rid*|tip time|up on the nose|stepped up to the nose|five over|ten over|toes hang*|toeside over|at the nose|up the front|stand on the tip',
   single: 'single fin*|singlefin|single|one fin|1 fin',
-  turning: 'turn*|cornering|manoeuv*|maneuv*',
-  dull: 'dull|dead|lifeless|sluggish|boring|not life|not spark|not pop|not lively|mush*|wooden|numb|not feel*|flat feeling|uninspir*|not respon*|lazy',
-  drag: 'drag*|sticky|stick*|sticks|stuck|grips but|bog* in turns|like glue|glue*|too much grip|grips too|holds too|over grip*|suck* to|suction|grabby|heavy through',
+  turning:
+    'turn*|cornering|manoeuv*|maneuv*|come* round|come* around|come* about|bring* round|bring it round|swing*|redirect*|change* direction|pivot*|steer*|crank*|carv*|whip*|get it round|get it around|lay it over|arc|arcs',
+  dull: 'dull|dead|lifeless|sluggish|boring|not life|not spark|not pop|not lively|mush*|wooden|numb|not feel*|flat feeling|uninspir*|not respon*|lazy|no spark|not buzz|not zing|flat under foot|like a plank|like a log|deadened|half asleep|asleep|damp|not excit*|not snap|muted|not sing|not fizz',
+  drag: 'drag*|sticky|stick*|sticks|stuck|grips but|bog* in turns|like glue|glue*|too much grip|grips too|holds too|over grip*|suck* to|suction|grabby|heavy through|anchor*|brake*|braking|hand brake|handbrake|claw*|clings|cling*|like treacle|like mud|through mud|treacle|resist*|holds it back|holding it back|does not let go|not let go|not release|not free up',
   drive:
-    'not drive|not projection|not punch|nothing to push*|not power|skate*|skatey|skating|greasy|slippery|not push off|not squirt|not go off the bottom|not thrust|not acceleration|not carry speed through',
+    'not drive|not projection|not punch|nothing to push*|not power|skate*|skatey|skating|greasy|slippery|not push off|not squirt|not go off the bottom|not thrust|not acceleration|not carry speed through|not push|not forward push|slips instead|slips when i push|spins its wheels|not propel*|not get pushed|not bite and go|not squirt*|not run off the bottom',
   twin: 'twin*|two fins|keel*|2 fins',
   stiff:
-    'stiff*|track*|hard to turn|not turn*|not come round|not come around|drawn out|draws out|draw* out|long arc*|wide arc*|wide turn*|on rails|like a train|like a bus|like a truck|like a tanker|like a barge|ages to turn|not loose|hard to swing|slow to come round|not pivot|goes straight|only goes straight|straight line*|not change direction|tight pocket|too much board to turn|not whip',
+    'stiff*|track*|hard to turn|not turn*|not come round|not come around|drawn out|draws out|draw* out|long arc*|wide arc*|wide turn*|on rails|like a train|like a bus|like a truck|like a tanker|like a barge|ages to turn|not loose|hard to swing|slow to come round|not pivot|goes straight|only goes straight|straight line*|not change direction|tight pocket|too much board to turn|not whip|one direction|wants to go straight|go straight|going straight|only one line|not bend|not change line|turns like a door|like steering a boat|set in its ways|locked in|not come off its line|big lazy turn*|wide turn*|not tight turn*|not turn tight|not fit the pocket|huge turn*',
   vertical:
-    'vertical|up the face|straight up|hit the lip|to the lip|into the lip|under the lip|top to bottom|up to the top|twelve o clock|in the pocket',
+    'vertical|up the face|straight up|hit the lip|to the lip|into the lip|under the lip|top to bottom|up to the top|twelve o clock|in the pocket|up the lip|at the lip|the lip|above the lip|off the vertical|straight to the top|go up|climb* the face|come* up the face|square it up',
   chatter:
-    'chatter*|bounc*|slap*|rattl*|skip*|hum|hums|rough ride|hop*|jitter*|vibrat*|buck*|washboard|jarring|shak*|clatter*',
-  chop: 'chop*|bump*|onshore*|windy|wind|windswell|texture|lump*|backwash',
+    'chatter*|bounc*|slap*|rattl*|skip*|hum|hums|rough ride|hop*|jitter*|vibrat*|buck*|washboard|jarring|shak*|clatter*|judder*|shudder*|flutter*|jump* about|skippy|bang*|thump*|rough*|knock*|jolt*',
+  chop: 'chop*|bump*|onshore*|windy|wind|windswell|texture|lump*|backwash|rough water|cross wind|crosswind|wobble on the water|ripple*|messy|junky|side shore|ruffled',
   bottomTurn: 'bottom turn*|off the bottom|out of the bottom|bottom of the wave|at the bottom',
-  bog: 'bog|bogs|bogging|bogged|sink*|sank|bury|buries|buried|dig* in|swallow*|drown*|goes under|disappear*|sits down|tail sinks',
+  bog: 'bog|bogs|bogging|bogged|sink*|sank|bury|buries|buried|dig* in|swallow*|drown*|goes under|disappear*|sits down|tail sinks|squat*|wallow*|flounder*|labour*|labor*|sits in the water|stuck in the water|not lift out|not pop up onto|ploughs a hole',
   catching:
-    'catch|catches|catching|caught|trip*|dig|digs|digging|dug|hook*|grab|grabs|grabbing|grabbed|bite|bites|biting|hang* up|hung up|stub*|snag*',
+    'catch|catches|catching|caught|trip*|dig|digs|digging|dug|hook*|grab|grabs|grabbing|grabbed|bite|bites|biting|hang* up|hung up|stub*|snag*|tangle*|trap*|stick* in|stuck in|knife*|knifes|clip*|clips',
   rail: 'rail|rails|edge|edges|inside edge|outside edge',
-  nose: 'nose|tip|front of the board|shoulder of the board|the front',
+  nose: 'nose|tip|front of the board|shoulder of the board|the front|near the front|front end|front rail|up front|forward rail|rail forward|front third',
   pearl:
-    'pearl*|purl*|nosediv*|nose div*|nose goes under|nose under|goes over the front|over the front|over the handlebars|endo*|bury the nose|buries the nose|nose buries|submarin*|nose digs|digs the nose|nose stabs|poke* the nose|tip goes under',
-  drop: 'drop*|takeoff*|take off*|taking off|late|steep*|airdrop*|ledg*|free fall*|critical|hollow|pitching',
+    'pearl*|purl*|nosediv*|nose div*|nose goes under|nose under|goes over the front|over the front|over the handlebars|endo*|bury the nose|buries the nose|nose buries|submarin*|nose digs|digs the nose|nose stabs|poke* the nose|tip goes under|stuff* it|stuff* the nose|nose first|goes in nose first|nose in|spear*|tip dives|dive*|digs in on the drop|stab*|goes straight to the bottom|nose going down|buries the tip|nose drops under|nose catches on the drop',
+  drop: 'drop*|takeoff*|take off*|taking off|late|steep*|airdrop*|ledg*|free fall*|critical|hollow|pitching|jack*|suck* out|stand* up|heav*|throw* over|bowl* up|slab*|lip is throwing|big wave*|when it is big|as it pitches',
   loose:
-    'loose*|squirrel*|unsettled|nervous|sketchy|skittish|twitchy|flighty|slippy|out of control|not control|too free|wobbly at speed|scary',
+    'loose*|squirrel*|unsettled|nervous|sketchy|skittish|twitchy|flighty|slippy|out of control|not control|too free|wobbly at speed|scary|skitter*|all over the place|slither*|not stable on|unpredictab*|uneasy|like ice|on ice|not trust*|not secure|not sure footed|not planted',
   plough:
-    'push* water|push* a pile of water|push* a lot of water|pushing water|plough*|plow*|bulldoz*|shov* water|moving water|wall of water|water off the front|spray off the nose|throws water',
-  slow: 'slow|slows|slower|not speed|not fast|stall*|left behind|not glide|die|dies|lose* speed|losing speed|lost speed|not outrun|not make section*|not make the section*|not make it round|not run|stops|gutless|not go|not keep up|not get going|loses its speed|bleeds speed|runs out of speed',
-  line: 'line|section*|flat*|trim*|fat part*|shoulder|closeout*|point break|long wall*',
+    'push* water|push* a pile of water|push* a lot of water|pushing water|plough*|plow*|bulldoz*|shov* water|moving water|wall of water|water off the front|spray off the nose|throws water|water in front|pile* up water|bow wave|wake|spray everywhere|shoves|shove*|push* a wave|water ahead of it',
+  slow: 'slow|slows|slower|not speed|not fast|stall*|left behind|not glide|die|dies|lose* speed|losing speed|lost speed|not outrun|not make section*|not make the section*|not make it round|not run|stops|gutless|not go|not keep up|not get going|loses its speed|bleeds speed|runs out of speed|speed dies|runs down|grinds|drops off|not momentum|not carry|lacks legs|not legs|gets swallowed|falls behind|peters out|bogged|sluggish down|falls off the plane|coasts to a stop|needs pumping|have to pump|pump* all the time|not glide*',
+  line: 'line|section*|flat*|trim*|fat part*|shoulder|closeout*|point break|long wall*|along|across|in between|down the beach|the wall|the face',
   paddling:
-    'paddl*|waves i go for|waves i try for|the waves i want|catch wave*|catching wave*|catch anything|catches waves|get in|getting in|gets in|get into|getting into|into waves|to my feet|getting up|get up|get to my feet|wave count|under the lip late|miss wave*|missing wave*|missed wave*|miss half|pick* up waves',
-  hard: 'hard|tough|struggl*|pig to|nightmare|miss|misses|missing|difficult|not easy|not easily|work|tiring|knacker*|arms|exhaust*|effort|battle|fight|too late|behind everyone|last one|not enough',
+    'paddl*|waves i go for|waves i try for|the waves i want|catch wave*|catching wave*|catch anything|catches waves|get in|getting in|gets in|get into|getting into|into waves|to my feet|getting up|get up|get to my feet|wave count|under the lip late|pick* up waves|paddle out|stroke*|catch one|catch any|into a wave|to my feet|on my feet|pop up|popup|take off early|in early|early in|get onto|on to waves|onto waves|into them|chase|under me',
+  hard: 'hard|tough|struggl*|pig to|nightmare|miss|misses|missing|difficult|not easy|not easily|work|tiring|knacker*|arms|exhaust*|effort|battle|fight|too late|behind everyone|last one|not enough|forever|ages|all day|too long|whole session|shattered|wiped out|last to|miss out|puffed|struggle|not early',
   tippy:
-    'tippy|tips|tipping|unstable|wobbl*|rocks|rocking|rolls around|side to side|not stab*|balance|cranky|tender|rolly|not steady|falls to either side|unbalanced|not settle*',
+    'tippy|tips|tipping|unstable|wobbl*|rocks|rocking|rolls around|side to side|not stab*|balance|cranky|tender|rolly|not steady|falls to either side|unbalanced|not settle*|capsiz*|roll* from side|teeter*|topple*|twitchy to sit|like a canoe|not sit still|knife edge|top heavy|tightrope|falls over',
   forward:
-    'step* forward|step* up the board|move* up the board|go* further up|move* forward|moving forward|front foot|foot forward|feet forward|shuffl* forward|shuffl* up|weight forward|stand* forward|lean* forward|over the front foot|creep* forward|scoot* up|stand further up|feet up the board',
+    'step* forward|step* up the board|move* up the board|go* further up|move* forward|moving forward|front foot|foot forward|feet forward|shuffl* forward|shuffl* up|weight forward|stand* forward|lean* forward|over the front foot|creep* forward|scoot* up|stand further up|feet up the board|shuffle up|shuffl*|inch* up|inch* forward|nearer the nose|closer to the nose|walk up|get forward|up on it|further forward|feet further|stood forward',
   going: 'speed|going|moving|plane|planing|momentum|flow',
   backhand: 'backhand*|backside|back side|my back to the wave',
-  fish: 'fish|fishes|swallow tail|swallow',
-  wing: 'wing*|flyer*|hip|bump in the rail',
+  fish: 'fish|fishes|swallow tail|swallow|keel fish',
+  wing: 'wing*|flyer*|hip|bump in the rail|bump|step in the outline|step in the rail',
   abrupt:
-    'abrupt*|sudden*|jerk*|all at once|snaps round|bites suddenly|hitch*|kink*|hesitat*|catches then goes|two stage|like a step|not smooth',
+    'abrupt*|sudden*|jerk*|all at once|snaps round|bites suddenly|hitch*|kink*|hesitat*|catches then goes|two stage|like a step|not smooth|clunk*|notch*|corner in the turn|kick* round|lurch*|flick*|trip over|hinge*',
   lostNose:
-    'lost its nose rid*|lost the nose rid*|not nose rid*|not noserid*|used to nose rid*|nose ride gone|falls off the nose|drop* out on the nose|not hang*|not sit on the nose|not stay on the nose|not lock in|nose sinks when i walk|tail lifts when i walk',
+    'lost its nose rid*|lost the nose rid*|not nose rid*|not noserid*|used to nose rid*|nose ride gone|falls off the nose|drop* out on the nose|not hang*|not sit on the nose|not stay on the nose|not lock in|nose sinks when i walk|tail lifts when i walk|not hang ten|no longer hangs|not longer hang*|not nose ride|hold* nose rid*|not hold nose|not hold nose rid*|nose rides worse|worse on the nose|nose ride is gone|lost the glide on the nose|not stay up on the nose',
   pivot:
-    'pivot point|back foot|foot placement|foot too far|sweet spot|not find the tail|tail pad|off the fins|pad|foot is in the wrong|ahead of the fins|not over the fins',
+    'pivot point|back foot|foot placement|foot too far|sweet spot|not find the tail|tail pad|off the fins|pad|foot is in the wrong|ahead of the fins|not over the fins|over the fins|where the pad|kick of the pad|behind the wing|reach the tail|reaching for the tail|stand far enough back|further back than|traction',
   bulky:
-    'bulky|chunky|too thick|thick|big under|boat|barge|clunky|tank|door|too much board|cumbersome|lump of foam|fat under',
+    'bulky|chunky|too thick|thick|big under|boat|barge|clunky|tank|door|too much board|cumbersome|lump of foam|fat under|too chunky|chunk*|log in the hands|slab of foam|fat*|thick in the rail|thick rails|heavy in the hands|hard to carry|brick|podg*|stodg*|mattress',
   corky:
-    'cork*|too float*|floaty|sits on top|sits high|bob*|too much foam|too much volume|too buoyant|not sink*|not set the rail|not bury|not get the rail in|not push it under|pops up|too many litres|not duck*|like a balloon|on top of the water',
+    'cork*|too float*|floaty|sits on top|sits high|bob*|too much foam|too much volume|too buoyant|not sink*|not set the rail|not bury|not get the rail in|not push it under|pops up|too many litres|not duck*|like a balloon|on top of the water|float* high|ride* high|rides on top|perches on|bobs|like a cork|like a buoy|pop* up|hard to sink|hard to push under|not go under|duck div*|duckdiv*|boat like|balloon*',
   sinks:
-    'not float*|too small|sinks under me|under water|underwater|sits low|not enough foam|not enough volume|too little foam|not enough litres|up to my chest|up to my waist|sink* when i paddle|too few litres|undergunned|not carry me|waist deep',
+    'not float*|too small|sinks under me|under water|underwater|sits low|not enough foam|not enough volume|too little foam|not enough litres|up to my chest|up to my waist|sink* when i paddle|too few litres|undergunned|not carry me|waist deep|under the surface|below the surface|deep in the water|half under|swims|swimming|swamped|drowns me|waterlogged|sits deep|rides low|rides too low|low in the water|not hold me up|not keep me up|not support*|water over the deck|too thin for me|too little under me|need more foam|needs more foam|more litres',
   railSlow:
-    'slow rail to rail|rail to rail|edge to edge|slow to change|slow side to side|slow to respond|slow to answer|takes time to roll|takes forever to roll|lag|lags|late to react|too wide under|not quick',
-  box: 'box crack*|fin box*|crack* at the fin*|crack* round the fin*|crack* by the fin*|fin plug*|cracked box|leak* at the fin*|fin pulled out|fin ripped',
+    'slow rail to rail|rail to rail|edge to edge|slow to change|slow side to side|slow to respond|slow to answer|takes time to roll|takes forever to roll|lag|lags|late to react|too wide under|not quick|slow to roll*|roll over|other rail|onto its rail|onto the rail|one rail to the other|from one side|side to the other|slow off the rail|late on the rail|takes an age to lean|lazy on the rail|heavy to lean|rolls slowly',
+  box: 'box crack*|fin box*|crack* at the fin*|crack* round the fin*|crack* by the fin*|fin plug*|cracked box|leak* at the fin*|fin pulled out|fin ripped|box is loose|box moves|fin wobbles|fin moved|split by the fin*|crack at the plug|crack in front of the fin*|around the fin*|box split|box has split',
+  missing:
+    'miss wave*|missing wave*|missed wave*|miss half|miss most|miss every*|miss too many|waves go by|waves go under me',
+  takesLong:
+    'takes all day|takes forever|takes ages|takes the whole|takes too long|takes an age|takes an eternity|takes a week|takes time|takes its time|takes so long|takes half|needs ages|not in time|all day to|too slow to|slow to|slow coming|a long time|eventually',
+  heavyRider:
+    'i weigh|my weight|big guy|big bloke|big lad|big fella|heavy rider|heavy guy|heavy bloke|hundred kilos|a hundred|hundred kg|i am heavy|at my size|under my bulk',
   dents:
-    'dent*|deck is soft|soft deck|pressure ding*|heel mark*|heel dent*|knee mark*|knee dent*|crush*|deck crack*|delam*|footprints in the deck',
+    'dent*|deck is soft|soft deck|pressure ding*|heel mark*|heel dent*|knee mark*|knee dent*|crush*|deck crack*|delam*|footprints in the deck|dimple*|caved|hollow where|soft spot*|soft under|deck gives|heels have gone in|squash*|bruise*|sunk in under',
 } as const;
 type Idea = keyof typeof IDEAS;
 
@@ -148,6 +155,24 @@ const MEANS: readonly (readonly [complaint: string, ideas: string, weight: numbe
   ['corky', 'corky', 3.4],
   ['sinks', 'sinks', 4.2],
   ['slow-rail', 'railSlow', 4.6],
+  ['stiff', 'takesLong turning', 4.6],
+  ['not-vertical', 'stiff vertical', 4.6],
+  ['heavy-bogs', 'heavyRider bog', 4.6],
+  ['heavy-bogs', 'heavyRider bottomTurn', 4],
+  ['heavy-bogs', 'heavyRider slow', 3],
+  ['nose-catches', 'bog rail nose', 4.6],
+  ['nose-catches', 'bog rail', 3],
+  ['twin-drive', 'twin chatter', 3.2],
+  ['twin-drive', 'twin !going', 4],
+  ['single-slides', 'single drive', 5.2],
+  ['single-slides', 'single loose', 4.6],
+  ['hard-to-paddle', 'takesLong paddling', 4.8],
+  ['hard-to-paddle', 'missing', 4.5],
+  ['slow-rail', 'railSlow slow', 4.8],
+  ['slow-rail', 'railSlow takesLong', 5],
+  ['slow-rail', 'rail takesLong', 4.4],
+  ['tippy', 'tippy chop', 3.3],
+  ['step-forward', 'forward going', 4.9],
   ['box-cracks', 'box', 6],
   ['dents', 'dents', 4.5],
 ];
@@ -281,6 +306,8 @@ function denied(said: readonly string[], from: number, phrase: Phrase, taken: Re
   if (phrase.words.includes('not')) return false;
   let counted = 0;
   for (let k = from - 1; k >= 0 && counted < DENIES; k--) {
+    // A no reaches to the next "and": it does not pearl and paddles well.
+    if (said[k] === 'and') return false;
     if (said[k] === 'not') return !taken.has(k);
     if (!LITTLE.has(said[k])) counted++;
   }
