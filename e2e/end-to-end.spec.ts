@@ -54,7 +54,7 @@ test('from brief to template: rider, model, a typed width, a dragged mark, undo,
   const { name, bytes } = await taken(page, () =>
     page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click(),
   );
-  expect(name).toMatch(/^slack-water-\d+-template\.pdf$/);
+  expect(name).toMatch(/^slack-water-\d+-template-a4\.pdf$/);
   const pages = await readPdf(bytes);
   expect(pages.length).toBeGreaterThan(5);
   expect(pages[0].width_mm).toBeCloseTo(210, 1);

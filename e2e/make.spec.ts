@@ -86,7 +86,7 @@ test('rail gauges go on a chosen paper, and a printer that is out is corrected',
   await page.getByText('A3', { exact: true }).click();
   await choose(page, 'Another template', 'Rail gauges');
   const pdf = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)', exact: true }).click());
-  expect(pdf.name).toMatch(/railGauges\.pdf$/);
+  expect(pdf.name).toMatch(/^slack-water-\d+-railgauges-a3\.pdf$/);
   const pages = await readPdf(pdf.bytes);
   expect([pages[0].width_mm, pages[0].height_mm].map(Math.round)).toEqual([297, 420]);
   const side = (found: typeof pages) =>

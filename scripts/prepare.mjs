@@ -1,7 +1,7 @@
 // What start and test share: the Node version, the packages, the build, each done only when needed.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -63,15 +63,49 @@ function filesBelow(folder) {
   });
 }
 
-/** Builds the app and the server when a source is newer than the last build. */
-export function build({ always = false } = {}) {
+/** Libraries that are no modules, and stay packages beside the bundle. */
+const PACKAGES = ['pdf-lib', '@pdf-lib/fontkit', 'qrcode', '@tarikjabiri/dxf', 'esbuild'];
+export const jtFile = join(root, 'cli', 'dist', 'jt.mjs');
+
+/** Bundles the command line into a folder: what is loaded late stays a file of its own, so that it starts at once. */
+export async function bundleJt(folder) {
+  const { build: bundle } = await import('esbuild');
+  await bundle({
+    entryPoints: [join(root, 'cli/src/jt.ts')],
+    bundle: true,
+    splitting: true,
+    platform: 'node',
+    format: 'esm',
+    outdir: folder,
+    outExtension: { '.js': '.mjs' },
+    external: PACKAGES,
+    logLevel: 'warning',
+  });
+}
+
+/** Bundles the command line when a source is newer than the last bundle. */
+export async function buildJt() {
+  const wanted = stampFor(['core', 'cli']);
+  if (existsSync(jtFile) && stampOf('jt') === wanted) return;
+  rmSync(join(root, 'cli', 'dist'), { recursive: true, force: true });
+  await bundleJt(join(root, 'cli', 'dist'));
+  setStamp('jt', wanted);
+}
+
+/** What the sources in these folders are, in short. */
+function stampFor(folders) {
   const hash = createHash('sha256');
-  for (const file of ['core', 'app', 'server'].flatMap((folder) => filesBelow(join(root, folder))).sort()) {
+  for (const file of folders.flatMap((folder) => filesBelow(join(root, folder))).sort()) {
     const { size, mtimeMs } = statSync(file);
     hash.update(`${file}:${size}:${mtimeMs};`);
   }
   hash.update(readFileSync(join(root, 'package-lock.json')));
-  const wanted = hash.digest('hex');
+  return hash.digest('hex');
+}
+
+/** Builds the app and the server when a source is newer than the last build. */
+export function build({ always = false } = {}) {
+  const wanted = stampFor(['core', 'app', 'server']);
   const there = existsSync(join(root, 'app/dist/index.html')) && existsSync(join(root, 'server/dist/main.mjs'));
   if (!always && there && stampOf('built') === wanted) return;
   say('Building');

@@ -1,6 +1,5 @@
 import type { Board } from '@june-tide/core/document';
 import {
-  CHECK_SQUARE_mm,
   type Drawing,
   DRAWINGS,
   drawingToSvg,
@@ -12,9 +11,9 @@ import {
   writeBoardFile,
 } from '@june-tide/core/files';
 import { type Shape, shapeOf } from '@june-tide/core/shape';
-import { detailForChord, type Mesh, meshOf, USUAL_DETAIL } from '@june-tide/core/solid';
-import { drawingToDxf, meshToThreeMf, stationsToCsv } from '@june-tide/core/files/packages';
-import { type Paper, PAPERS, templatePdf } from '@june-tide/core/files/pdf';
+import { detailForChord, type Mesh, meshOf } from '@june-tide/core/solid';
+import { checkSquareOf, LEAST_ROLL_mm, PAPERS, type PrintedOn } from '@june-tide/core/make';
+import { pdfFonts } from './fonts.ts';
 import { Told } from './files.ts';
 import { lengthOf } from './options.ts';
 
@@ -22,39 +21,76 @@ const style = { kind: 'fraction', denominator: 16 } as const;
 
 export interface ExportChoices {
   paper?: string;
-  /** Which drawing SVG and DXF hold; the half outline when left out. */
+  /** Width of the roll where the paper is one. */
+  roll?: string;
+  /** Which drawing PDF, SVG and DXF hold; the half outline when left out. */
   drawing?: string;
-  /** How far a solid's facets may lie off the surface; the usual detail when left out. */
+  /** How far a solid's facets may lie off the surface; 0.2 mm when left out. */
   chord?: string;
 }
 
 /** The bytes or text of one export. @throws Told for a format, paper or drawing there is not. */
-export async function exportBoard(board: Board, to: string, choices: ExportChoices = {}): Promise<string | Uint8Array> {
-  const { paper = 'A4' } = choices;
-  if (!isPaper(paper)) throw new Told(`There is no paper “${paper}”; there are ${Object.keys(PAPERS).join(' and ')}.`);
+export async function exportBoard(
+  board: Board,
+  to: string,
+  choices: ExportChoices = {},
+  say: (words: string) => void = () => undefined,
+): Promise<string | Uint8Array> {
   const shape = shapeOf(board);
   switch (to) {
     case 'json':
       return writeBoardFile(board);
     case 'csv':
-      return stationsToCsv(board);
+      return (await import('@june-tide/core/files/packages')).stationsToCsv(board);
     case 'svg':
-      return drawingToSvg(withCheckSquare(drawingOf(shape, choices.drawing), CHECK_SQUARE_mm));
+      return drawingToSvg(withCheckSquare(drawingOf(shape, choices.drawing), checkSquareOf(paperOf(choices))));
     case 'dxf':
-      return drawingToDxf(drawingOf(shape, choices.drawing));
+      return (await import('@june-tide/core/files/packages')).drawingToDxf(drawingOf(shape, choices.drawing));
     case 'stl':
-      return meshToStl(solidOf(shape, choices.chord), board.name);
+      return meshToStl(solidOf(shape, choices.chord, to, say), board.name);
     case '3mf':
-      return meshToThreeMf(solidOf(shape, choices.chord), board.name);
+      return (await import('@june-tide/core/files/packages')).meshToThreeMf(
+        solidOf(shape, choices.chord, to, say),
+        board.name,
+      );
     case 'obj':
-      return meshToObj(solidOf(shape, choices.chord), board.name);
+      return meshToObj(solidOf(shape, choices.chord, to, say), board.name);
     case 'ply':
-      return meshToPly(solidOf(shape, choices.chord), board.name);
+      return meshToPly(solidOf(shape, choices.chord, to, say), board.name);
     case 'pdf':
-      return templatePdf(shape, paper, style);
+      return printed(shape, choices);
     default:
       throw new Told(`jt cannot write “${to}”: it writes pdf, svg, dxf, json, csv, stl, 3mf, obj and ply.`);
   }
+}
+
+async function printed(shape: Shape, choices: ExportChoices): Promise<Uint8Array> {
+  const on = paperOf(choices);
+  const drawing = drawingOf(shape, choices.drawing);
+  const { drawingPdf, templatePdf } = await import('@june-tide/core/files/pdf');
+  const printing = { on, style, fonts: await pdfFonts() };
+  const { drawing: which = 'half' } = choices;
+  if (which === 'half') return templatePdf(shape, printing);
+  const { words } = DRAWINGS[which as keyof typeof DRAWINGS];
+  const heading = {
+    name: shape.board.name,
+    drawing: words,
+    line: `${words}, full size`,
+    hints: ['Lay the sheets with the crosses on one another.'],
+  };
+  return drawingPdf(drawing, heading, printing);
+}
+
+/** What is printed on: a paper by its name, or a roll of a width. */
+function paperOf({ paper = 'A4', roll }: ExportChoices): PrintedOn {
+  if (paper === 'roll' || (roll !== undefined && paper === 'A4')) {
+    const roll_mm = lengthOf(roll ?? '24', '--roll');
+    if (!(roll_mm >= LEAST_ROLL_mm)) throw new Told(`A roll is at least ${LEAST_ROLL_mm} mm wide.`);
+    return { roll_mm };
+  }
+  const known = Object.keys(PAPERS).find((name): name is keyof typeof PAPERS => name === paper);
+  if (known) return known;
+  throw new Told(`There is no paper “${paper}”; there are ${Object.keys(PAPERS).join(', ')} and roll.`);
 }
 
 function drawingOf(shape: Shape, name = 'half'): Drawing {
@@ -65,13 +101,25 @@ function drawingOf(shape: Shape, name = 'half'): Drawing {
   return DRAWINGS[name as keyof typeof DRAWINGS].draw(shape, style);
 }
 
-function solidOf(shape: Shape, chord: string | undefined): Mesh {
-  if (chord === undefined) return meshOf(shape, USUAL_DETAIL);
-  const chord_mm = lengthOf(chord, '--chord');
+function solidOf(shape: Shape, chord: string | undefined, to: keyof typeof BYTES, say: (words: string) => void): Mesh {
+  const chord_mm = chord === undefined ? USUAL_CHORD_mm : lengthOf(chord, '--chord');
   if (!(chord_mm > 0)) throw new Told('--chord must be more than nothing.');
-  return meshOf(shape, detailForChord(shape, chord_mm).detail);
+  const { detail, error_mm } = detailForChord(shape, chord_mm);
+  if (error_mm > chord_mm) {
+    throw new Told(
+      `--chord ${chord_mm} mm is finer than can be made: the finest there is lies within ${error_mm.toFixed(3)} mm.`,
+    );
+  }
+  const mesh = meshOf(shape, detail);
+  const facets = mesh.triangles.length / 3;
+  say(
+    `Facets within ${error_mm.toFixed(3)} mm of the board: ${facets} facets, ${((BYTES[to] * facets) / 1e6).toFixed(1)} MB.`,
+  );
+  return mesh;
 }
 
-function isPaper(name: string): name is Paper {
-  return Object.hasOwn(PAPERS, name);
-}
+/** Without one asked for, a solid's facets lie within so much of the board. */
+const USUAL_CHORD_mm = 0.2;
+
+/** So many bytes a facet: exact for STL (50), about so many for the others. */
+const BYTES = { stl: 50, '3mf': 16, obj: 75, ply: 55 } as const;

@@ -9,6 +9,7 @@ export const options = {
   out: { type: 'string' },
   to: { type: 'string' },
   paper: { type: 'string' },
+  roll: { type: 'string' },
   drawing: { type: 'string' },
   chord: { type: 'string' },
   at: { type: 'string' },

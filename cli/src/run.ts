@@ -32,8 +32,8 @@ const HELP = `June Tide at the command line
   jt exaggerate BASE OTHER [--factor 2] --out FILE
                                               the difference of two boards, times a factor
   jt export FILE --to pdf|svg|dxf|json|csv|stl|3mf|obj|ply --out FILE
-            [--paper A4|Letter|A3|Tabloid] [--chord 0.2mm]
-            [--drawing half|outline|rocker|sections|fins|sticks|railGauges|bottomGauges]
+            [--paper A4|Letter|A3|Tabloid|roll] [--roll 36] [--chord 0.2mm]
+            [--drawing half|outline|rocker|sections|fins|sticks|railGauges|bands|bottomGauges]
 
 Without --out a change is made in FILE itself.
 Lengths as people write them: 5'11, 19 7/8, 2.375, 505mm. A bare number is in inches; for a path that ends in _mm, in mm.`;

@@ -35,11 +35,11 @@ export const setPaths: Command = async ([file, ...changes], values) => {
   await writeBoard(values.out ?? file, setNumbers(await readBoard(file), changes));
 };
 
-export const exportTo: Command = async ([file], values) => {
+export const exportTo: Command = async ([file], values, console) => {
   const board = await readBoard(need(file, 'jt export needs a board file.'));
   const to = need(values.to, 'jt export needs --to and a format; jt help lists them.');
   const out = need(values.out, 'jt export needs --out FILE.');
-  await saveWhole(out, await exportBoard(board, to, values));
+  await saveWhole(out, await exportBoard(board, to, values, console.out));
 };
 
 function heldOf(text: string | undefined): Held[] {

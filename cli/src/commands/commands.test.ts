@@ -2,6 +2,7 @@ import { mkdtemp, readFile, readdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeEach, describe, expect, it } from '@jest/globals';
+import { readPdf } from '../../../core/src/testing/pdf.ts';
 import { run } from '../run.ts';
 
 let folder: string;
@@ -135,7 +136,7 @@ describe('jt export', () => {
   it.each([
     ['dxf', [], (b: Buffer) => b.toString().includes('LWPOLYLINE')],
     ['dxf', ['--drawing', 'fins'], (b: Buffer) => b.toString().includes('bases')],
-    ['svg', ['--drawing', 'sections'], (b: Buffer) => b.toString().includes('<g id="sections">')],
+    ['svg', ['--drawing', 'sections'], (b: Buffer) => b.toString().includes('<g id="sections" ')],
     ['csv', [], (b: Buffer) => b.toString().startsWith('from,at_mm')],
     ['3mf', ['--chord', '1mm'], (b: Buffer) => b.toString('latin1').startsWith('PK')],
     ['obj', [], (b: Buffer) => b.toString().includes('\nf 1 ')],
@@ -145,6 +146,36 @@ describe('jt export', () => {
     const file = await newBoard('Two Lanterns');
     expect((await jt('export', file, '--to', to, ...more, '--out', at('x'))).code).toBe(0);
     expect(holds(await readFile(at('x')))).toBe(true);
+  });
+
+  it('writes the drawing that was asked for as PDF, and on a roll', async () => {
+    const file = await newBoard('Two Lanterns');
+    const pdf = async (...more: string[]) => {
+      expect((await jt('export', file, '--to', 'pdf', ...more, '--out', at('x'))).code).toBe(0);
+      return readPdf(await readFile(at('x')));
+    };
+    const said = (pages: Awaited<ReturnType<typeof pdf>>) => pages[1].texts.map(({ text }) => text).join(' ');
+    expect(said(await pdf())).toContain('Two Lanterns · half outline · sheet 1');
+    expect(said(await pdf('--drawing', 'sticks'))).toContain('rocker sticks: bottom and deck · sheet 1');
+    const roll = await pdf('--drawing', 'bands', '--paper', 'roll', '--roll', '36');
+    expect(roll).toHaveLength(2);
+    expect(roll[1].height_mm).toBeCloseTo(36 * 25.4, 1);
+    const [narrow] = await Promise.all([jt('export', file, '--to', 'pdf', '--roll', '5', '--out', at('y'))]);
+    expect(narrow).toMatchObject({ code: 1 });
+    expect(narrow.err).toMatch(/at least 250 mm/);
+  });
+
+  it('says before it writes a solid how far its facets lie off, how many they are and how large the file is', async () => {
+    const file = await newBoard('Two Lanterns');
+    const { out } = await jt('export', file, '--to', 'stl', '--chord', '0.2mm', '--out', at('x'));
+    const [, off, facets, size] = /within ([\d.]+) mm.*: (\d+) facets, ([\d.]+) MB/.exec(out)!;
+    const bytes = await readFile(at('x'));
+    expect(Number(off)).toBeLessThanOrEqual(0.2);
+    expect(Number(facets)).toBe(bytes.readUInt32LE(80));
+    expect(Number(size)).toBeCloseTo(bytes.length / 1e6, 1);
+    // What cannot be had is said, not silently less.
+    const { err } = await jt('export', file, '--to', 'stl', '--chord', '0.001mm', '--out', at('y'));
+    expect(err).toMatch(/finest there is/);
   });
 
   it('refuses a drawing and a chord there are not', async () => {

@@ -35,8 +35,8 @@ describe('the drawing of the rail bands', () => {
   it('draws the bands as the shaper has them, a held line where it is held', () => {
     const fixed = [{ side: 'deck' as const, band: 0, in_mm: { nose12: 44, middle: 50, tail12: 44 } }];
     const middle_mm = shape.board.length_mm / 2;
-    const drawing = bandsDrawing(shape, { kind: 'mm' }, { deck: 2, under: 1, fixed });
-    const lines = drawing.lines.filter(({ layer }) => layer === 'deck bands');
+    const drawing = bandsDrawing(shape, { kind: 'mm' }, { bands: { deck: 2, under: 1, fixed } });
+    const lines = drawing.lines.filter(({ layer }) => layer === 'deck-bands');
     expect(lines).toHaveLength(2);
     const edge = Math.max(...drawing.lines[0].points.map((p) => p.y_mm));
     const stringer = drawing.lines.find(({ layer }) => layer === 'stringer')!.points[0];
@@ -55,9 +55,9 @@ describe('the drawing of the rail bands', () => {
     const width = Math.max(...outline.map((p) => p.y_mm)) - Math.min(...outline.map((p) => p.y_mm));
     expect(width).toBeCloseTo(shape.board.outline.width_mm, 1);
     const middle = (Math.max(...outline.map((p) => p.y_mm)) + Math.min(...outline.map((p) => p.y_mm))) / 2;
-    for (const p of layer('deck bands')) expect(p.y_mm).toBeGreaterThanOrEqual(middle - 1e-6);
-    for (const p of layer('under bands')) expect(p.y_mm).toBeLessThanOrEqual(middle + 1e-6);
-    expect(drawing.texts.some(({ text }) => / in, .* down$/.test(text))).toBe(true);
-    expect(drawing.texts.some(({ text }) => / in, .* up$/.test(text))).toBe(true);
+    for (const p of layer('deck-bands')) expect(p.y_mm).toBeGreaterThanOrEqual(middle - 1e-6);
+    for (const p of layer('under-bands')) expect(p.y_mm).toBeLessThanOrEqual(middle + 1e-6);
+    expect(drawing.texts.some(({ text }) => / inward, .* down$/.test(text))).toBe(true);
+    expect(drawing.texts.some(({ text }) => / inward, .* up$/.test(text))).toBe(true);
   });
 });

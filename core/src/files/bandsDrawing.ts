@@ -1,8 +1,8 @@
 import type { Shape } from '../shape/shape.ts';
-import { type BandPlan, bandsAt, bandTable, type BandStation, type RailBands, railBands } from '../make/railBands.ts';
+import { bandsAt, bandTable, type BandStation, type RailBands, railBands } from '../make/railBands.ts';
 import { notchHalfBreadthAt, outlinePoints } from '../outline/outline.ts';
-import { formatLength, type LengthStyle } from '../units/format.ts';
-import { type Drawing, type DrawnLine, type DrawnText, framed } from './drawing.ts';
+import { type LengthStyle, lengthWords } from '../units/format.ts';
+import { type Drawing, type DrawingChoices, type DrawnLine, type DrawnText, framed } from './drawing.ts';
 
 interface PlanPoint {
   x_mm: number;
@@ -29,7 +29,11 @@ export function bandLines(shape: Shape, bands: RailBands, count = 160): { deck: 
  * The lines to draw on the board for its rail bands at true scale: over the stringer those of the deck, under it those of
  * the bottom, with how far each comes down (or up) the square side at the usual stations.
  */
-export function bandsDrawing(shape: Shape, style: LengthStyle, plan?: BandPlan): Drawing {
+export function bandsDrawing(
+  shape: Shape,
+  style: LengthStyle,
+  { name = shape.board.name, bands: plan }: DrawingChoices = {},
+): Drawing {
   const bands = railBands(shape, plan);
   const { deck, under } = bandLines(shape, bands);
   const mirrored = (points: readonly PlanPoint[]) => points.map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm }));
@@ -45,12 +49,12 @@ export function bandsDrawing(shape: Shape, style: LengthStyle, plan?: BandPlan):
       ],
       weight_mm: 0.25,
     },
-    ...deck.map((points) => ({ layer: 'deck bands', points, weight_mm: 0.25 })),
-    ...under.map((points) => ({ layer: 'under bands', points: mirrored(points), weight_mm: 0.25, dashed: true })),
+    ...deck.map((points) => ({ layer: 'deck-bands', points, weight_mm: 0.25 })),
+    ...under.map((points) => ({ layer: 'under-bands', points: mirrored(points), weight_mm: 0.25, dashed: true })),
   ];
   const texts: DrawnText[] = bandTable(shape, bands).flatMap((row) => {
     const say = (side: 'deck' | 'under') =>
-      row[side].map((band) => `${formatLength(band.in_mm, style)} in, ${formatLength(band.side_mm, style)}`);
+      row[side].map((band) => `${lengthWords(band.in_mm, style)} inward, ${lengthWords(band.side_mm, style)}`);
     const written = (words: string, y_mm: number) => ({
       layer: 'text',
       x_mm: row.x_mm + 2,
@@ -63,5 +67,5 @@ export function bandsDrawing(shape: Shape, style: LengthStyle, plan?: BandPlan):
       ...say('under').map((words, k) => written(`${words} up`, -8 - 5 * k)),
     ];
   });
-  return framed(`${shape.board.name}, rail bands`, lines, texts);
+  return framed(`${name}, rail bands`, lines, texts);
 }

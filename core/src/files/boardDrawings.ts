@@ -3,13 +3,13 @@ import { finPlan } from '../fins/finShape.ts';
 import { finSpots } from '../fins/spots.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { railLineAt, stringerLineAt } from '../measure/bottomLines.ts';
-import { type StationPlace, stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
+import { stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
 import { outlinePoints } from '../outline/outline.ts';
 import { sectionRing } from '../section/walk.ts';
 import { meshStations } from '../solid/stations.ts';
-import { formatLength, type LengthStyle } from '../units/format.ts';
+import { formatLength, type LengthStyle, lengthWords } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
-import { type Drawing, type DrawnLine, type DrawnText, framed } from './drawing.ts';
+import { type Drawing, type DrawingChoices, type DrawnLine, type DrawnText, framed } from './drawing.ts';
 import { bandsDrawing } from './bandsDrawing.ts';
 import { bottomGaugesDrawing, railGaugesDrawing, rockerSticksDrawing } from './makeDrawings.ts';
 
@@ -32,11 +32,9 @@ export const DRAWINGS = {
 export type DrawingName = keyof typeof DRAWINGS;
 
 /** The whole outline, closed, tail at the left, with stringer, wide point and the usual stations. */
-function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {
+function outlineDrawing(shape: Shape, style: LengthStyle, { name = shape.board.name }: DrawingChoices = {}): Drawing {
   const half = outlinePoints(shape.outline, 480);
-  const closed = [...half, ...[...half].reverse().map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm }))].filter(
-    (p, i, all) => i === 0 || p.x_mm !== all[i - 1].x_mm || p.y_mm !== all[i - 1].y_mm,
-  );
+  const closed = [...half, ...[...half].reverse().map((p) => ({ x_mm: p.x_mm, y_mm: -p.y_mm }))];
   const { length_mm } = shape.board;
   const lines: DrawnLine[] = [
     { layer: 'outline', points: closed, closed: true, weight_mm: 0.35 },
@@ -63,19 +61,19 @@ function outlineDrawing(shape: Shape, style: LengthStyle): Drawing {
     });
     texts.push({ layer: 'text', x_mm: row.x_mm + 2, y_mm: 4, size_mm: 4, text: formatLength(row.width_mm, style) });
   }
-  return framed(`${shape.board.name}, outline`, lines, texts);
+  return framed(`${name}, outline`, lines, texts);
 }
 
 /** Bottom and deck at the stringer and the rail line from the side, tail at the left, the table line under them. */
-function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
+function rockerDrawing(shape: Shape, style: LengthStyle, { name = shape.board.name }: DrawingChoices = {}): Drawing {
   const { length_mm } = shape.board;
   const stations = meshStations(shape, 241);
   const line = (at: (x: number) => number) => stations.map((x_mm) => ({ x_mm, y_mm: at(x_mm) }));
   const bottom = line((x) => stringerLineAt(shape, x));
   const deck = line((x) => stringerLineAt(shape, x) + thicknessAt(shape.foil, x));
   const lines: DrawnLine[] = [
-    { layer: 'bottom', points: bottom, weight_mm: 0.35 },
-    { layer: 'deck', points: deck, weight_mm: 0.35 },
+    // One contour to cut: the bottom from tail to nose, and the deck back.
+    { layer: 'stringer', points: [...bottom, ...deck.toReversed()], closed: true, weight_mm: 0.35 },
     { layer: 'rail', points: line((x) => railLineAt(shape, x)), weight_mm: 0.2, dashed: true },
     {
       layer: 'datum',
@@ -105,11 +103,15 @@ function rockerDrawing(shape: Shape, style: LengthStyle): Drawing {
       text: words,
     });
   }
-  return framed(`${shape.board.name}, rocker`, lines, texts);
+  return framed(`${name}, rocker`, lines, texts);
 }
 
 /** Cross-sections at stations, one above another, tail lowest, each with its place. A split tail shows its right half. */
-function sectionsDrawing(shape: Shape, style: LengthStyle, places: readonly StationPlace[] = USUAL_STATIONS): Drawing {
+function sectionsDrawing(
+  shape: Shape,
+  style: LengthStyle,
+  { name = shape.board.name, places = USUAL_STATIONS }: DrawingChoices = {},
+): Drawing {
   const lines: DrawnLine[] = [];
   const texts: DrawnText[] = [];
   let base = 0;
@@ -125,18 +127,18 @@ function sectionsDrawing(shape: Shape, style: LengthStyle, places: readonly Stat
       closed: true,
       weight_mm: 0.35,
     });
-    const inches = `${formatLength(row.x_mm, style)} from tail: ${formatLength(row.width_mm, style)} x ${formatLength(row.thickness_mm, style)}`;
-    texts.push({ layer: 'text', x_mm: -shape.board.outline.width_mm / 2, y_mm: base - 6, size_mm: 4, text: inches });
+    const inches = `${lengthWords(row.x_mm, style)} from tail: ${formatLength(row.width_mm, style)} x ${formatLength(row.thickness_mm, style)}`;
+    texts.push({ layer: 'text', x_mm: Math.min(...ring.map((p) => p.y_mm)), y_mm: base - 6, size_mm: 4, text: inches });
     base += high - low + 20;
   }
-  return framed(`${shape.board.name}, sections`, lines, texts);
+  return framed(`${name}, sections`, lines, texts);
 }
 
 /** So much of the tail is drawn with the fins. */
 const FIN_LAYOUT_mm = 30 * INCH_mm;
 
 /** The tail at true scale with the bases of all fins and their toe lines, and beside it each template from the side. */
-function finLayoutDrawing(shape: Shape, style: LengthStyle): Drawing {
+function finLayoutDrawing(shape: Shape, style: LengthStyle, { name = shape.board.name }: DrawingChoices = {}): Drawing {
   const reach = Math.min(FIN_LAYOUT_mm, shape.board.length_mm / 2);
   const tail = outlinePoints(shape.outline, 480).filter((p) => p.x_mm <= reach);
   const spots = finSpots(shape);
@@ -163,7 +165,7 @@ function finLayoutDrawing(shape: Shape, style: LengthStyle): Drawing {
       x_mm: spot.rear.x_mm,
       y_mm: spot.rear.y_mm + 4,
       size_mm: 4,
-      text: `${formatLength(spot.box.trailingEdge_mm, style)} from tail`,
+      text: `${lengthWords(spot.box.trailingEdge_mm, style)} from tail`,
     }));
   const widest = Math.max(...tail.map((p) => p.y_mm));
   let at = 0;
@@ -179,7 +181,7 @@ function finLayoutDrawing(shape: Shape, style: LengthStyle): Drawing {
     texts.push({ layer: 'text', x_mm: at, y_mm: widest + 22, size_mm: 4, text: box.template.name });
     at += Math.max(...plan.map((p) => p.x_mm)) - left + 30;
   }
-  return framed(`${shape.board.name}, fins`, lines, texts);
+  return framed(`${name}, fins`, lines, texts);
 }
 
 /** Where the line of a base, drawn forward, leaves the sheet or meets the stringer. */

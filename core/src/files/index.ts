@@ -5,4 +5,4 @@ export type { Drawing } from './drawing.ts';
 export { meshToObj, meshToPly } from './obj.ts';
 export { meshToStl } from './stl.ts';
 export { drawingToSvg, withCheckSquare } from './svg.ts';
-export { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from './templateDrawing.ts';
+export { halfOutlineDrawing, sizeLine } from './templateDrawing.ts';

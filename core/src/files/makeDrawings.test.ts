@@ -4,7 +4,10 @@ import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { sectionRing } from '../section/walk.ts';
+import { boxOf } from './labels.ts';
+import { halfOutlineDrawing } from './templateDrawing.ts';
 import {
+  bottomEdge,
   bottomGaugesDrawing,
   GAUGE_REACH_mm,
   railGaugesDrawing,
@@ -55,10 +58,12 @@ describe('rail gauges', () => {
 
   it('are one closed card a station, open toward the board', () => {
     const cards = points(
-      railGaugesDrawing(shape, style, [
-        { from: 'tail', at_mm: 304.8 },
-        { from: 'nose', at_mm: 304.8 },
-      ]),
+      railGaugesDrawing(shape, style, {
+        places: [
+          { from: 'tail', at_mm: 304.8 },
+          { from: 'nose', at_mm: 304.8 },
+        ],
+      }),
       'gauges',
     );
     expect(cards).toHaveLength(2);
@@ -72,11 +77,69 @@ describe('rail gauges', () => {
 
 describe('bottom gauges', () => {
   it('rise by the concave from the edges to the stringer', () => {
-    const [card] = points(bottomGaugesDrawing(shape, style, [{ from: 'tail', at_mm: 16 * 25.4 }]), 'gauges');
-    const edge = card.slice(0, 121);
+    const [card] = points(
+      bottomGaugesDrawing(shape, style, { places: [{ from: 'tail', at_mm: 16 * 25.4 }] }),
+      'gauges',
+    );
+    // Its back has two corners; the rest is the bottom from edge to edge.
+    const edge = card.slice(0, -2);
+    const middle = (edge.length - 1) / 2;
     // 0.19 in of single concave 16 in from the tail, as the model has it.
-    expect(edge[60].y_mm - edge[0].y_mm).toBeCloseTo(0.19 * 25.4, 2);
-    expect(edge[0].y_mm).toBeCloseTo(edge[120].y_mm, 9);
+    expect(edge[middle].y_mm - edge[0].y_mm).toBeCloseTo(0.19 * 25.4, 2);
+    expect(edge[0].y_mm).toBeCloseTo(edge[2 * middle].y_mm, 9);
+  });
+});
+
+describe('gauges of a split tail', () => {
+  it.each(['Kettle', 'Two Stairs', 'Peat Fire'])(
+    '%s: the card bears on both tips and stands off the crotch',
+    (name) => {
+      const split = shapeOf(modelNamed(name)!);
+      const section = sectionAt(split, 25.4)!;
+      const { notch_mm } = section.input;
+      expect(notch_mm).toBeGreaterThan(5);
+      const edge = bottomEdge(section);
+      const tips = edge.filter((p) => Math.abs(p.x_mm) >= notch_mm - 1e-9);
+      const bearing = Math.min(...tips.filter((p) => Math.abs(p.x_mm) > notch_mm + 1e-6).map((p) => p.y_mm));
+      const between = edge.filter((p) => Math.abs(p.x_mm) <= notch_mm + 1e-9 && p.y_mm < bearing - 1);
+      expect(between.map((p) => Math.abs(p.x_mm))).toEqual([notch_mm, notch_mm]);
+    },
+  );
+});
+
+describe('what is cut out', () => {
+  it('says which board it is of, with its number, station and side, inside the card', () => {
+    const name = 'Slack Water 104';
+    for (const [drawing, words] of [
+      [railGaugesDrawing(shape, style, { name }), 'rail, deck up'],
+      [bottomGaugesDrawing(shape, style, { name }), 'bottom, bottom up'],
+    ] as const) {
+      const cards = points(drawing, 'gauges').map((card) => ({
+        left: Math.min(...card.map((p) => p.x_mm)),
+        right: Math.max(...card.map((p) => p.x_mm)),
+        foot: Math.min(...card.map((p) => p.y_mm)),
+        top: Math.max(...card.map((p) => p.y_mm)),
+      }));
+      for (const said of [words, name])
+        expect(drawing.texts.filter(({ text }) => text === said)).toHaveLength(cards.length);
+      expect(drawing.texts.filter(({ text }) => text.endsWith('from tail'))).toHaveLength(cards.length);
+      for (const text of drawing.texts) {
+        const box = boxOf(text);
+        const on = cards.filter(
+          (card) =>
+            box.left_mm >= card.left &&
+            box.right_mm <= card.right &&
+            box.foot_mm >= card.foot &&
+            box.top_mm <= card.top,
+        );
+        expect([text.text, on.length]).toEqual([text.text, 1]);
+      }
+    }
+    const half = halfOutlineDrawing(shape, style, { name });
+    expect(half.texts.some(({ text }) => text.startsWith(name))).toBe(true);
+    const sticks = rockerSticksDrawing(shape, style, { name });
+    for (const which of ['bottom', 'deck'])
+      expect(sticks.texts.some(({ text }) => text === `${name}, ${which} stick, tail at this end`)).toBe(true);
   });
 });
 

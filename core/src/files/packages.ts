@@ -1,5 +1,5 @@
 /** The writers that bring a library of their own: kept apart so that the app loads them only when asked. */
-export { drawingToDxf } from './dxf.ts';
+export { drawingToDxf, type DxfCurves } from './dxf.ts';
 export { meshToThreeMf } from './threeMf.ts';
 export { boardFromStations, lengthOfStations, stationsToCsv, type StationsRead } from './stationCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';

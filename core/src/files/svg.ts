@@ -1,4 +1,6 @@
+import type { CheckSquare } from '../make/paper.ts';
 import type { Drawing } from './drawing.ts';
+import { lookOf } from './layers.ts';
 
 const escapes: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 
@@ -32,11 +34,13 @@ export function drawingToSvg(drawing: Drawing, margin_mm = 10): string {
         (text) =>
           `    <text x="${X(text.x_mm)}" y="${Y(text.y_mm)}" font-size="${round(text.size_mm)}" text-anchor="${text.anchor ?? 'start'}" fill="black" stroke="none">${escapeXml(text.text)}</text>`,
       );
-    return [`  <g id="${layer}">`, ...paths, ...words, '  </g>'].join('\n');
+    // Groups that drawing programs open as layers.
+    const head = `  <g id="${layer}" inkscape:groupmode="layer" inkscape:label="${layer}" stroke="${lookOf(layer).colour}">`;
+    return [head, ...paths, ...words, '  </g>'].join('\n');
   });
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" fill="none" stroke="black" font-family="sans-serif">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:inkscape="http://www.inkscape.org/namespaces/inkscape" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" fill="none" stroke="black" font-family="sans-serif">`,
     `  <title>${escapeXml(drawing.title)}</title>`,
     ...groups,
     '</svg>',
@@ -44,8 +48,8 @@ export function drawingToSvg(drawing: Drawing, margin_mm = 10): string {
   ].join('\n');
 }
 
-/** The drawing with a square of `side_mm` to measure after printing, laid above it on the left. */
-export function withCheckSquare(drawing: Drawing, side_mm: number): Drawing {
+/** The drawing with a square to measure after printing, laid above it on the left. */
+export function withCheckSquare(drawing: Drawing, { side_mm, words }: CheckSquare): Drawing {
   const y0 = drawing.height_mm + 10;
   return {
     ...drawing,
@@ -71,7 +75,7 @@ export function withCheckSquare(drawing: Drawing, side_mm: number): Drawing {
         x_mm: 4,
         y_mm: y0 + side_mm / 2,
         size_mm: 4,
-        text: `Check square: ${side_mm} mm each way`,
+        text: `Check square: ${words} each way`,
       },
     ],
   };

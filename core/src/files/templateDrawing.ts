@@ -2,13 +2,11 @@ import type { Shape } from '../shape/shape.ts';
 import { halfBreadthAt, outlinePoints } from '../outline/outline.ts';
 import { formatLength, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
-import type { Drawing, DrawnLine, DrawnText } from './drawing.ts';
+import { type Drawing, type DrawingChoices, type DrawnLine, type DrawnText, withoutDoubles } from './drawing.ts';
+import { placed } from './labels.ts';
 
 /** Stations are drawn so far apart, from the tail and from the nose. */
 const STATION_mm = 6 * INCH_mm;
-
-/** Side of the square to measure after printing. */
-export const CHECK_SQUARE_mm = 100;
 
 /** Name, size and the line everything on paper carries. */
 export function sizeLine(shape: Shape, style: LengthStyle): string {
@@ -21,21 +19,13 @@ export function sizeLine(shape: Shape, style: LengthStyle): string {
  * Half the outline at full size, tail at the left, stringer along the bottom: what is cut from card or ply and turned
  * over. Stations every 6 in from each end, the 12 in marks with their widths, the wide point.
  */
-export function halfOutlineDrawing(shape: Shape, style: LengthStyle): Drawing {
+export function halfOutlineDrawing(shape: Shape, style: LengthStyle, { name }: DrawingChoices = {}): Drawing {
   const { board, outline } = shape;
   const lines: DrawnLine[] = [];
   const texts: DrawnText[] = [];
   const points = outlinePoints(outline, 480);
-  lines.push({ layer: 'outline', points, weight_mm: 0.35 });
-  const stringerFrom = outline.end.notch_mm;
-  lines.push({
-    layer: 'stringer',
-    points: [
-      { x_mm: stringerFrom, y_mm: 0 },
-      { x_mm: board.length_mm, y_mm: 0 },
-    ],
-    weight_mm: 0.35,
-  });
+  // One contour to cut: round the outline and back along the stringer.
+  lines.push(withoutDoubles({ layer: 'outline', points, closed: true, weight_mm: 0.35 }));
   const station = (x_mm: number, label: string, strong: boolean) => {
     const top = halfBreadthAt(outline, x_mm);
     lines.push({
@@ -69,13 +59,14 @@ export function halfOutlineDrawing(shape: Shape, style: LengthStyle): Drawing {
     x_mm: outline.wide_mm + 2,
     y_mm: 18,
     size_mm: 4.5,
-    text: `${board.name}  ${sizeLine(shape, style)}`,
+    text: `${name ?? board.name}  ${sizeLine(shape, style)}`,
   });
+  const height_mm = Math.max(...points.map((p) => p.y_mm));
   return {
-    title: `${board.name}, half outline`,
+    title: `${name ?? board.name}, half outline`,
     width_mm: board.length_mm,
-    height_mm: Math.max(...points.map((p) => p.y_mm)),
+    height_mm,
     lines,
-    texts,
+    texts: placed(texts, { left_mm: 0, right_mm: board.length_mm, foot_mm: 0, top_mm: height_mm }),
   };
 }

@@ -69,3 +69,5 @@ export {
   type Workshop,
   workshopSchema,
 } from './workshop.ts';
+
+export { type CheckSquare, checkSquareOf, LEAST_ROLL_mm, PAPERS, type PrintedOn } from './paper.ts';

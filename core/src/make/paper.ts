@@ -6,3 +6,20 @@ export const PAPERS = {
   Tabloid: { width_mm: 279.4, height_mm: 431.8, words: 'Tabloid' },
 } as const;
 export type Paper = keyof typeof PAPERS;
+
+/** What is printed on: sheets, or a roll so wide, cut off where the drawing ends. */
+export type PrintedOn = Paper | { roll_mm: number };
+
+/** Narrower is no roll: the sheets' margins and labels want room. */
+export const LEAST_ROLL_mm = 250;
+
+/** Papers that are sold by the inch. */
+const isInches = (on: PrintedOn): boolean => on === 'Letter' || on === 'Tabloid';
+
+/** The square to measure after printing: 100 mm, on inch papers 4 in. */
+export interface CheckSquare {
+  side_mm: number;
+  words: string;
+}
+export const checkSquareOf = (on: PrintedOn): CheckSquare =>
+  isInches(on) ? { side_mm: 4 * 25.4, words: '4 in' } : { side_mm: 100, words: '100 mm' };

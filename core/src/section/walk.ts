@@ -1,5 +1,5 @@
 import { channelCorners } from '../bottom/bottom.ts';
-import { bottomPoint, deckParameterAt, deckPoint, type Section, type SectionPoint } from './section.ts';
+import { bottomPoint, deckParameterAt, deckPoint, type Section, type SectionPoint, underPoint } from './section.ts';
 
 /** How many intervals a half section has on each of its parts. */
 export interface HalfCounts {
@@ -81,32 +81,100 @@ function cubicInto(section: Section, cubic: Section['under'], count: number, out
 export function walkHalf(section: Section, counts: HalfCounts, out: Float64Array): void {
   const notch = section.input.notch_mm;
   let at = deckInto(section, counts.deck, out);
-  at = cubicInto(section, section.under, counts.under, out, at);
-  at = cubicInto(section, section.fillet, counts.fillet, out, at);
-  const vFrom = section.bottomEnd;
   const vTo = notch > 0 ? notch / section.edgeY_mm : 0;
+  let vFrom = section.bottomEnd;
+  const { fillet } = section;
+  if (Math.hypot(fillet[6] - fillet[0], fillet[7] - fillet[1]) < NO_FILLET_mm) {
+    ({ at, vFrom } = cornerInto(section, counts, vTo, out, at));
+  } else {
+    at = cubicInto(section, section.under, counts.under, out, at);
+    at = cubicInto(section, fillet, counts.fillet, out, at);
+  }
+  const shares = pointShares(section, counts.bottom, vFrom, vTo);
   for (let k = 0; k <= counts.bottom; k++) {
-    bottomPoint(section, vFrom + ((vTo - vFrom) * k) / counts.bottom, point);
+    bottomPoint(section, shares ? shares[k] : vFrom + ((vTo - vFrom) * k) / counts.bottom, point);
     out[at++] = point.y_mm;
     out[at++] = point.z_mm;
   }
   if (notch > 0) out[0] = notch;
 }
 
-/** Moves the points of a walk that lie nearest to the corners of channels onto them, so that the corners stay sharp. */
-export function snapToCorners(section: Section, counts: HalfCounts, out: Float64Array): void {
-  const { bottom, notch_mm } = section.input;
-  if (!bottom.layers.some((layer) => layer.kind === 'channels')) return;
-  const first = 2 * (counts.deck + counts.under + counts.fillet);
-  const from = section.bottomEnd;
-  const to = notch_mm > 0 ? notch_mm / section.edgeY_mm : 0;
-  for (const corner of channelCorners(bottom)) {
-    const k = Math.round(((corner - from) / (to - from)) * counts.bottom);
-    if (k <= 0 || k >= counts.bottom) continue;
-    bottomPoint(section, corner, point);
-    out[first + 2 * k] = point.y_mm;
-    out[first + 2 * k + 1] = point.z_mm;
+/** A fillet shorter than this is a corner: its points would fall on one another. */
+const NO_FILLET_mm = 0.02;
+/** They stand so far to either side of it instead, on under-rail and bottom. */
+const BESIDE_mm = 0.05;
+
+/** Under-rail and a fillet that is none: its points lie on the curves it joins, close to the corner. Where the bottom goes on from. */
+function cornerInto(
+  section: Section,
+  counts: HalfCounts,
+  vTo: number,
+  out: Float64Array,
+  start: number,
+): { at: number; vFrom: number } {
+  const { under, bottomEnd, edgeY_mm } = section;
+  const drop = Math.hypot(under[6] - under[0], under[7] - under[1]);
+  // The under-rail may come in slowly: near its end length goes with the square of the parameter.
+  const before = 1 - Math.min(0.3, Math.sqrt(BESIDE_mm / (3 * Math.max(drop, BESIDE_mm))));
+  const after = bottomEnd - Math.min(0.2 * (bottomEnd - vTo), BESIDE_mm / edgeY_mm);
+  let at = start;
+  const push = () => {
+    out[at++] = point.y_mm;
+    out[at++] = point.z_mm;
+  };
+  for (let k = 0; k < counts.under; k++) {
+    underPoint(section, (before * k) / counts.under, point);
+    push();
   }
+  for (let k = 0; k < counts.fillet; k++) {
+    const share = (2 * k) / counts.fillet;
+    if (share < 1) underPoint(section, before + (1 - before) * share, point);
+    else bottomPoint(section, bottomEnd + (after - bottomEnd) * (share - 1), point);
+    push();
+  }
+  return { at, vFrom: after };
+}
+
+/** Corners that are cut off stand so close, as a share of the bottom that is left. */
+const CROWDED = 0.002;
+
+/**
+ * Shares of the half width at which a bottom walked in `count` intervals has its points, from the edge inward. Each corner of a
+ * channel has a point of its own, at the same place in the row at every station, so that a wall runs along one line of points.
+ */
+function pointShares(section: Section, count: number, from: number, to: number): readonly number[] | undefined {
+  const { bottom } = section.input;
+  if (!bottom.layers.some((layer) => layer.kind === 'channels')) return undefined;
+  const fixed: { k: number; v: number }[] = [{ k: 0, v: from }];
+  const corners = channelCorners(bottom).sort((a, b) => b - a);
+  // Those that the edge or the crotch has cut off crowd there, so that the rows stay alike.
+  const close = CROWDED * (from - to);
+  corners.forEach((corner, n) => {
+    // By its share alone, whatever the edge does here.
+    const k = Math.round((1 - corner) * count);
+    const last = fixed[fixed.length - 1];
+    const v = Math.min(last.v - close, Math.max(corner, to + close * (corners.length - n)));
+    if (k > last.k && k < count) fixed.push({ k, v });
+  });
+  fixed.push({ k: count, v: to });
+  return fixed.flatMap((end, n) => {
+    if (n === 0) return [end.v];
+    const start = fixed[n - 1];
+    const steps = end.k - start.k;
+    return Array.from({ length: steps }, (_, k) => start.v + ((end.v - start.v) * (k + 1)) / steps);
+  });
+}
+
+/**
+ * The bottom of a half section as shares of the half width to the edge, from the edge inward: evenly, the corners of channels among
+ * them. What is drawn or cut to it has no corner cut off.
+ */
+export function bottomShares(section: Section, count: number): number[] {
+  const { bottom, notch_mm } = section.input;
+  const [from, to] = [section.bottomEnd, notch_mm > 0 ? notch_mm / section.edgeY_mm : 0];
+  const even = Array.from({ length: count + 1 }, (_, k) => from + ((to - from) * k) / count);
+  const corners = channelCorners(bottom).filter((v) => v < from && v > to);
+  return [...new Set([...even, ...corners])].sort((a, b) => b - a);
 }
 
 /** The points of a half section, deck to bottom, as the walk has them. */

@@ -8,7 +8,7 @@ import {
   type SectionPoint,
   underPoint,
 } from '../section/section.ts';
-import { halfSection } from '../section/walk.ts';
+import { bottomShares, type HalfCounts, halfSection } from '../section/walk.ts';
 import { type MeshDetail, ringDetail } from './mesh.ts';
 import { meshStations } from './stations.ts';
 
@@ -95,8 +95,25 @@ function sagAcross(shape: Shape, ring: number): number {
     const section = sectionAt(shape, (length_mm * i) / 40);
     if (!section) continue;
     for (const { write, key } of PARTS) worst = Math.max(worst, partSag(section, write, detail[key]));
-    const bottom = (s: Section, u: number, out: SectionPoint) => bottomPoint(s, u * s.bottomEnd, out);
-    worst = Math.max(worst, partSag(section, bottom, detail.bottom));
+    worst = Math.max(worst, bottomSag(section, detail));
+  }
+  return worst;
+}
+
+/** The greatest distance of the bottom from the facets across it: between vertices, and where a corner of a channel has none of its own. */
+function bottomSag(section: Section, detail: HalfCounts): number {
+  const first = detail.deck + detail.under + detail.fillet;
+  const vertices = halfSection(section, detail).slice(first);
+  const at: SectionPoint = { y_mm: 0, z_mm: 0 };
+  let worst = 0;
+  let k = 0;
+  for (const share of bottomShares(section, 4 * detail.bottom)) {
+    bottomPoint(section, share, at);
+    while (k + 2 < vertices.length && at.y_mm < vertices[k + 1].y_mm) k++;
+    const [a, b] = [vertices[k], vertices[k + 1]];
+    const [dy, dz] = [b.y_mm - a.y_mm, b.z_mm - a.z_mm];
+    const chord = Math.hypot(dy, dz);
+    if (chord > 0) worst = Math.max(worst, Math.abs((at.y_mm - a.y_mm) * dz - (at.z_mm - a.z_mm) * dy) / chord);
   }
   return worst;
 }

@@ -1,8 +1,9 @@
 import { notchHalfBreadthAt } from '../outline/outline.ts';
 import { LAYERS } from '../document/kinds.ts';
+import type { Section } from '../section/section.ts';
 import type { Shape } from '../shape/shape.ts';
 import { sectionAt } from '../shape/shape.ts';
-import { type HalfCounts, snapToCorners, walkHalf } from '../section/walk.ts';
+import { type HalfCounts, walkHalf } from '../section/walk.ts';
 import { meshStations } from './stations.ts';
 
 /** A closed triangle mesh, outward by the right-hand rule; mm, axes of docs/conventions.md. */
@@ -46,7 +47,8 @@ export interface Row {
   start: number;
 }
 
-const topologies = new Map<string, Uint32Array>();
+/** How the rows are joined, which hangs on their kinds alone, and how the end was closed the last time. */
+const topologies = new Map<string, { sides: Uint32Array; cap: number[]; triangles: Uint32Array }>();
 
 /**
  * The solid of a board: closed, genus 0, a swallow's notch included. Vertices lie on the exact surface.
@@ -55,8 +57,7 @@ const topologies = new Map<string, Uint32Array>();
 export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL, into?: Mesh): Mesh {
   const rings = ringDetail(shape, detail.ring);
   const half = rings.deck + rings.under + rings.fillet + rings.bottom;
-  const stations = meshStations(shape, detail.stations);
-  const sections = stations.map((x) => sectionAt(shape, x));
+  const { stations, sections } = rowsOf(shape, detail.stations);
   const rows: Row[] = [];
   let vertices = 0;
   for (let i = 0; i < stations.length; i++) {
@@ -78,7 +79,6 @@ export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL, into?: M
       continue;
     }
     walkHalf(section, rings, ring);
-    snapToCorners(section, rings, ring);
     if (kind === 'full') {
       ring[0] = 0;
       ring[2 * half] = 0;
@@ -97,19 +97,102 @@ export function meshOf(shape: Shape, detail: MeshDetail = USUAL_DETAIL, into?: M
     }
   }
   const key = `${half}:${rows.map((row) => row.kind[0]).join('')}`;
-  let triangles = topologies.get(key);
-  if (!triangles) {
-    triangles = joined(rows, half);
+  const cap = capOf(rows[0], half, rings.deck, positions);
+  let known = topologies.get(key);
+  if (!known) {
+    known = { sides: joined(rows, half), cap: [], triangles: new Uint32Array() };
     if (topologies.size > 32) topologies.clear();
-    topologies.set(key, triangles);
+    topologies.set(key, known);
   }
+  // The same triangles are the same array: whoever draws them need not take them over again.
+  if (
+    known.triangles.length === 0 ||
+    cap.length !== known.cap.length ||
+    cap.some((vertex, k) => vertex !== known.cap[k])
+  ) {
+    known.cap = cap;
+    known.triangles = new Uint32Array(known.sides.length + cap.length);
+    known.triangles.set(known.sides);
+    known.triangles.set(cap, known.sides.length);
+  }
+  const { triangles } = known;
   return { positions, triangles, grid: { rows, half } };
+}
+
+/** A needle is not cut where it is narrower than this: its facets would have no area to speak of. */
+const NEEDLE_mm = 0.02;
+
+/** Where the rows of vertices are, and the sections there; none at a closed tip. */
+function rowsOf(shape: Shape, count: number): { stations: number[]; sections: (Section | undefined)[] } {
+  const rows = meshStations(shape, count)
+    .map((x) => ({ x, section: sectionAt(shape, x) }))
+    .filter(({ section }) => section === undefined || section.half_mm > NEEDLE_mm);
+  return { stations: rows.map(({ x }) => x), sections: rows.map(({ section }) => section) };
 }
 
 /** The height at which a closed tip meets: that of the apex just inside it. */
 function tipHeight(shape: Shape, x_mm: number, tip_mm: number): number {
   const inside = x_mm <= 0 ? 1e-3 : x_mm - 1e-3;
   return sectionAt(shape, inside)?.apex_mm ?? tip_mm / 2;
+}
+
+/**
+ * The flat end of a board, or both of a split one: triangles between the deck's points and those under the rail and along the bottom,
+ * taken in turn from one side to the other. Never between three points of one line, as long as deck and bottom are apart.
+ */
+function capOf(end: Row, half: number, deck: number, positions: Float64Array): number[] {
+  if (end.kind === 'pole') return [];
+  const upTo = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k) => from + k);
+  const right = upTo(0, half).map((j) => end.start + j);
+  const out: number[] = [];
+  if (end.kind === 'split') {
+    const left = upTo(0, half).map((j) => end.start + 2 * half + 1 - j);
+    zipped(right.slice(0, deck + 1), right.slice(deck).reverse(), positions, out);
+    zipped(left.slice(0, deck + 1).reverse(), left.slice(deck), positions, out);
+    return out;
+  }
+  const left = (j: number) => end.start + 2 * half - j;
+  const overLeft = upTo(1, deck).map(left).reverse();
+  const underLeft = upTo(deck, half - 1).map(left);
+  zipped([...overLeft, ...right.slice(0, deck + 1)], [...underLeft, ...right.slice(deck).reverse()], positions, out);
+  return out;
+}
+
+/** Points so near each other across the board stand over one another: there the lower one is taken first. */
+const LEVEL_mm = 0.002;
+
+/** A triangle of an end smaller than this, mm², lies in one line with itself. */
+const IN_LINE_mm2 = 3e-6;
+
+/**
+ * Triangles between two chains of vertices, both from left to right, the upper one first; facing the tail. Whichever chain's next
+ * vertex lies nearer goes on, unless its triangle would lie in one line and the other's would not.
+ */
+function zipped(upper: readonly number[], lower: readonly number[], positions: Float64Array, out: number[]): void {
+  const y = (vertex: number) => positions[3 * vertex + 1];
+  const z = (vertex: number) => positions[3 * vertex + 2];
+  const area = ([a, b, c]: number[]) => Math.abs((y(b) - y(a)) * (z(c) - z(a)) - (y(c) - y(a)) * (z(b) - z(a))) / 2;
+  // Chains that meet in a point begin or end there, without a triangle.
+  const whole = (triangle: number[]) => new Set(triangle).size === 3;
+  const meeting = upper[upper.length - 1] === lower[lower.length - 1];
+  let [i, k] = [0, 0];
+  while (i + 1 < upper.length || k + 1 < lower.length) {
+    const above = [upper[i], upper[i + 1] ?? -1, lower[k]];
+    const below = [upper[i], lower[k + 1] ?? -1, lower[k]];
+    // Where they meet at the far end, neither goes there before the other is beside it.
+    const [restAbove, restBelow] = [upper.length - 1 - i, lower.length - 1 - k];
+    const mayAbove = restAbove > 0 && !(meeting && restAbove === 1 && restBelow > 1);
+    const mayBelow = restBelow > 0 && !(meeting && restBelow === 1 && restAbove > 1);
+    let first = !mayBelow || (mayAbove && y(upper[i + 1]) < y(lower[k + 1]) - LEVEL_mm);
+    if (mayAbove && mayBelow) {
+      const [chosen, other] = first ? [above, below] : [below, above];
+      if (whole(chosen) && area(chosen) < IN_LINE_mm2 && (!whole(other) || area(other) > area(chosen))) first = !first;
+    }
+    const triangle = first ? above : below;
+    if (whole(triangle)) out.push(...triangle);
+    if (first) i++;
+    else k++;
+  }
 }
 
 /** The triangles between the rows, outward. */
@@ -141,25 +224,6 @@ function joined(rows: readonly Row[], half: number): Uint32Array {
     if (aft.kind === 'split') {
       quad(right(aft, 0), right(aft, half), right(fore, half), right(fore, 0));
       quad(left(aft, 0), left(fore, 0), left(fore, half), left(aft, half));
-    }
-  }
-  const last = rows[0];
-  if (last.kind === 'full') {
-    for (let j = 0; j < half; j++) {
-      if (j === 0) out.push(right(last, 0), right(last, 1), left(last, 1));
-      else if (j === half - 1) out.push(right(last, j), right(last, half), left(last, j));
-      else quad(right(last, j), right(last, j + 1), left(last, j + 1), left(last, j));
-    }
-  } else if (last.kind === 'split') {
-    for (let j = 0; j < half / 2; j++) {
-      const low = half - j;
-      if (j + 1 < low - 1) {
-        quad(right(last, j), right(last, j + 1), right(last, low - 1), right(last, low));
-        quad(left(last, j), left(last, low), left(last, low - 1), left(last, j + 1));
-      } else {
-        out.push(right(last, j), right(last, j + 1), right(last, low));
-        out.push(left(last, j), left(last, low), left(last, j + 1));
-      }
     }
   }
   return Uint32Array.from(out);

@@ -84,6 +84,12 @@ export function formatLength(value_mm: number, style: LengthStyle, options: Writ
   return writeLength(value_mm, style, options).text;
 }
 
+/** A length with its unit, whatever the shop writes in: 7/8 in, 505 mm. */
+export function lengthWords(value_mm: number, style: LengthStyle, options: WriteOptions = {}): string {
+  const text = formatLength(value_mm, style, options);
+  return /[a-z']/.test(text) ? text : `${text} in`;
+}
+
 /** From the coarsest to the finest of each way of writing. */
 const FINER: readonly (readonly LengthStyle[])[] = [
   [8, 16, 32, 64].map((denominator) => ({ kind: 'fraction', denominator }) as LengthStyle),

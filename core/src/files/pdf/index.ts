@@ -1,5 +1,4 @@
-export { drawingPdf, type PrinterReading, templatePdf } from './templatePdf.ts';
+export { FONT_FILES, type FontFiles } from './fonts.ts';
+export { drawingPdf, templatePdf } from './templatePdf.ts';
 export { ticketPdf, type TicketExtras } from './ticketPdf.ts';
-export { type Paper, PAPERS } from '../../make/paper.ts';
-export { LEAST_ROLL_mm, OVERLAP_mm, type PrintedOn, tilingOf, tilingOn } from './tiling.ts';
 export { wallSheetPdf } from './wallSheetPdf.ts';

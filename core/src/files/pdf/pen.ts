@@ -1,20 +1,27 @@
 import {
+  beginText,
   clip,
   closePath,
   endPath,
+  endText,
   fill,
   lineTo,
+  moveText,
   moveTo,
   type PDFFont,
+  type PDFName,
   type PDFPage,
   popGraphicsState,
   pushGraphicsState,
   rectangle,
   setDashPattern,
+  setFontAndSize,
   setLineWidth,
+  showText,
   stroke,
 } from 'pdf-lib';
 import type { Drawing } from '../drawing.ts';
+import { type Face, runsOf, widthOf_mm } from './fonts.ts';
 
 /** PDF's unit is 1/72 in (ISO 32000-1, 8.3.2.3). */
 export const POINT_PER_mm = 72 / 25.4;
@@ -24,16 +31,6 @@ export interface Box {
   y_mm: number;
   width_mm: number;
   height_mm: number;
-}
-
-/** The standard fonts know only the Windows Latin characters: the few others we write are spelt with those. */
-function plainText(text: string): string {
-  return text
-    .replace(/[−–—]/g, '-')
-    .replace(/[′’]/g, "'")
-    .replace(/[″“”]/g, '"')
-    .replace(/×/g, 'x')
-    .replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
 }
 
 export function strokeLine(
@@ -52,27 +49,42 @@ export function strokeLine(
   );
 }
 
+/** The name each font goes by on each page: set once, however often it is written with. */
+const names = new WeakMap<PDFPage, Map<PDFFont, PDFName>>();
+function nameOn(page: PDFPage, font: PDFFont): PDFName {
+  const known = names.get(page) ?? new Map<PDFFont, PDFName>();
+  names.set(page, known);
+  let name = known.get(font);
+  if (!name) {
+    name = page.node.newFontDictionary(font.name, font.ref);
+    known.set(font, name);
+  }
+  return name;
+}
+
 export function writeText(
   page: PDFPage,
-  font: PDFFont,
+  face: Face,
   text: string,
   at: { x_mm: number; y_mm: number; size_mm: number; anchor?: 'start' | 'middle' | 'end' },
 ): void {
   const k = POINT_PER_mm;
-  const words = plainText(text);
-  const width = font.widthOfTextAtSize(words, at.size_mm * k);
-  const shift = at.anchor === 'middle' ? width / 2 : at.anchor === 'end' ? width : 0;
-  page.drawText(words, { x: at.x_mm * k - shift, y: at.y_mm * k, size: at.size_mm * k, font });
+  const runs = runsOf(face, text);
+  const width_mm = widthOf_mm(face, text, at.size_mm);
+  const shift_mm = at.anchor === 'middle' ? width_mm / 2 : at.anchor === 'end' ? width_mm : 0;
+  page.pushOperators(
+    beginText(),
+    moveText((at.x_mm - shift_mm) * k, at.y_mm * k),
+    ...runs.flatMap((run) => [
+      setFontAndSize(nameOn(page, run.font), at.size_mm * k),
+      showText(run.font.encodeText(run.text)),
+    ]),
+    endText(),
+  );
 }
 
-/** Draws the part of a drawing that falls in `box` of the page, the drawing's origin at `origin`. */
-export function drawClipped(
-  page: PDFPage,
-  font: PDFFont,
-  drawing: Drawing,
-  origin: { x_mm: number; y_mm: number },
-  box: Box,
-): void {
+/** Draws the lines of a drawing that fall in `box` of the page, the drawing's origin at `origin`. */
+export function drawClipped(page: PDFPage, drawing: Drawing, origin: { x_mm: number; y_mm: number }, box: Box): void {
   const k = POINT_PER_mm;
   page.pushOperators(
     pushGraphicsState(),
@@ -80,18 +92,15 @@ export function drawClipped(
     clip(),
     endPath(),
   );
-  const shift = (p: { x_mm: number; y_mm: number }) => ({ x_mm: p.x_mm + origin.x_mm, y_mm: p.y_mm + origin.y_mm });
   for (const line of drawing.lines) {
-    const points = line.points.map(shift);
-    const low = Math.min(...points.map((p) => p.x_mm));
-    const high = Math.max(...points.map((p) => p.x_mm));
-    if (high < box.x_mm || low > box.x_mm + box.width_mm) continue;
-    strokeLine(page, points, line.weight_mm, line);
-  }
-  for (const text of drawing.texts) {
-    const at = shift(text);
-    if (at.x_mm < box.x_mm - 60 || at.x_mm > box.x_mm + box.width_mm) continue;
-    writeText(page, font, text.text, { ...text, ...at });
+    const points = line.points.map((p) => ({ x_mm: p.x_mm + origin.x_mm, y_mm: p.y_mm + origin.y_mm }));
+    const [xs, ys] = [points.map((p) => p.x_mm), points.map((p) => p.y_mm)];
+    const outside =
+      Math.max(...xs) < box.x_mm ||
+      Math.min(...xs) > box.x_mm + box.width_mm ||
+      Math.max(...ys) < box.y_mm ||
+      Math.min(...ys) > box.y_mm + box.height_mm;
+    if (!outside) strokeLine(page, points, line.weight_mm, line);
   }
   page.pushOperators(popGraphicsState());
 }

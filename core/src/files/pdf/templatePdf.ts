@@ -1,23 +1,29 @@
-import { type PDFFont, type PDFPage, StandardFonts } from 'pdf-lib';
+import type { PDFPage } from 'pdf-lib';
 import type { Shape } from '../../shape/shape.ts';
-import type { LengthStyle } from '../../units/format.ts';
-import type { Drawing } from '../drawing.ts';
-import { CHECK_SQUARE_mm, halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';
+import { checkSquareOf, type PrintedOn } from '../../make/paper.ts';
+import { type LengthStyle, lengthWords } from '../../units/format.ts';
+import { type Drawing, extentOf } from '../drawing.ts';
+import { halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';
+import { type Face, faceFor, type FontFiles, widthOf_mm } from './fonts.ts';
 import { newDocument } from './newDocument.ts';
 import { drawClipped, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
-import { firstPageOf, OVERLAP_mm, PAGE_MARGIN_mm, type PrintedOn, type Tiling, tilingOn } from './tiling.ts';
+import { labelsOn, type PrinterReading, type Sheets, sheetsOf, windowOrigin } from './sheets.ts';
+import { firstPageOf, OVERLAP_mm, PAGE_MARGIN_mm, type Tiling } from './tiling.ts';
 
-/** What this printer makes of 100 mm, as measured on the check square: across the sheet and along it. */
-export interface PrinterReading {
-  across_mm: number;
-  along_mm: number;
+/** What a print hangs on besides its drawing. */
+export interface Printing {
+  on: PrintedOn;
+  style: LengthStyle;
+  fonts: FontFiles;
+  /** What the check square measured on this printer; true where it is left out. */
+  reading?: PrinterReading | undefined;
 }
 
-/** A printer out by more than this is set to fit the page: that is mended there, not here. */
-const MOST_OFF = 0.08;
-
 interface Heading {
+  /** The board's, with its number. */
   name: string;
+  /** Which drawing it is, in a word or two: on every sheet. */
+  drawing: string;
   line: string;
   /** How it is laid together and used, a line each. */
   hints: readonly string[];
@@ -25,27 +31,22 @@ interface Heading {
 
 /**
  * The half outline at full size, tiled: a first page with the map of sheets and a check square, then the sheets, tail
- * to nose, each with the name (and version) on it. Made the same from the same board: no dates inside.
+ * to nose, each with the name (and number) on it. Made the same from the same board: no dates inside.
  */
-export function templatePdf(
-  shape: Shape,
-  on: PrintedOn,
-  style: LengthStyle,
-  reading?: PrinterReading,
-  name = shape.board.name,
-): Promise<Uint8Array> {
+export function templatePdf(shape: Shape, printing: Printing, name = shape.board.name): Promise<Uint8Array> {
+  const { style } = printing;
   return drawingPdf(
-    halfOutlineDrawing(shape, style),
+    halfOutlineDrawing(shape, style, { name }),
     {
       name,
+      drawing: 'half outline',
       line: `${sizeLine(shape, style)}, half outline, full size`,
       hints: [
         `Lay the sheets with the crosses on one another; they overlap by ${OVERLAP_mm} mm. The stringer is the straight edge.`,
         'Cut outside the line, sand to it, then turn the template over for the other side.',
       ],
     },
-    on,
-    reading,
+    printing,
   );
 }
 
@@ -54,85 +55,77 @@ export function templatePdf(
  * ways so that this printer prints it true, the square with it.
  * @throws RangeError for a reading more than 8 % off, or a roll too narrow.
  */
-export async function drawingPdf(
-  drawn: Drawing,
-  heading: Heading,
-  on: PrintedOn,
-  reading: PrinterReading = { across_mm: CHECK_SQUARE_mm, along_mm: CHECK_SQUARE_mm },
-): Promise<Uint8Array> {
-  const across = CHECK_SQUARE_mm / reading.across_mm;
-  const along = CHECK_SQUARE_mm / reading.along_mm;
-  if (!(Math.abs(across - 1) <= MOST_OFF && Math.abs(along - 1) <= MOST_OFF)) {
-    throw new RangeError(
-      `drawingPdf: the check square must measure within 8 % of ${CHECK_SQUARE_mm} mm, got ${reading.across_mm} by ${reading.along_mm}`,
-    );
-  }
-  // The turn of the sheets hangs on the drawing's size, which the correction changes by next to nothing: once is enough.
-  const { page_mm } = tilingOn(drawn.width_mm, drawn.height_mm, on);
-  const turned = typeof on !== 'string' || page_mm.width > page_mm.height;
-  const drawing = turned ? scaled(drawn, along, across) : scaled(drawn, across, along);
-  const tiling = tilingOn(drawing.width_mm, drawing.height_mm, on);
-  const document = await newDocument(drawing.title);
-  const font = await document.embedFont(StandardFonts.Helvetica);
-  const sheets = tiling.columns * tiling.rows;
-
+export async function drawingPdf(drawn: Drawing, heading: Heading, printing: Printing): Promise<Uint8Array> {
+  const { on, reading } = printing;
+  const sheets = sheetsOf(drawn, on, reading);
+  const { tiling, drawing } = sheets;
+  const said = [heading.name, heading.line, ...drawing.texts.map(({ text }) => text)];
+  const document = await newDocument(`${heading.name}, ${heading.drawing}`);
+  const face = await faceFor(document, printing.fonts.plain, said);
   const size = firstPageOf(on);
-  const first = document.addPage(pageSize(size.width_mm, size.height_mm));
-  const square = typeof on === 'string' ? { width: across, height: along } : { width: along, height: across };
-  drawFirstPage(first, font, heading, drawing, tiling, size, square);
+  drawFirstPage(document.addPage(pageSize(size.width_mm, size.height_mm)), face, heading, drawn, sheets, printing);
+  const count = tiling.columns * tiling.rows;
   for (let row = 0; row < tiling.rows; row++) {
     for (let column = 0; column < tiling.columns; column++) {
       const page = document.addPage(pageSize(tiling.page_mm.width, tiling.page_mm.height));
       const number = row * tiling.columns + column + 1;
-      drawSheet(page, font, drawing, tiling, { row, column }, `${heading.name}, sheet ${number} of ${sheets}`);
+      const place = `row ${row + 1} of ${tiling.rows} from below, column ${column + 1} of ${tiling.columns} from the left`;
+      const label = [heading.name, heading.drawing, `sheet ${number} of ${count}`, place].join(' · ');
+      drawSheet(page, face, sheets, { row, column }, label);
     }
   }
   return document.save();
-}
-
-/** The drawing stretched both ways; the same one when there is nothing to stretch. */
-function scaled(drawing: Drawing, kx: number, ky: number): Drawing {
-  if (kx === 1 && ky === 1) return drawing;
-  const at = <P extends { x_mm: number; y_mm: number }>(p: P): P => ({ ...p, x_mm: p.x_mm * kx, y_mm: p.y_mm * ky });
-  return {
-    ...drawing,
-    width_mm: drawing.width_mm * kx,
-    height_mm: drawing.height_mm * ky,
-    lines: drawing.lines.map((line) => ({ ...line, points: line.points.map(at) })),
-    texts: drawing.texts.map(at),
-  };
 }
 
 function pageSize(width_mm: number, height_mm: number): [number, number] {
   return [width_mm * POINT_PER_mm, height_mm * POINT_PER_mm];
 }
 
-function windowOrigin(tiling: Tiling, row: number, column: number): { x_mm: number; y_mm: number } {
-  return {
-    x_mm: column * (tiling.window_mm.width - OVERLAP_mm),
-    y_mm: row * (tiling.window_mm.height - OVERLAP_mm),
-  };
+/** The text cut at spaces into lines no longer than so much. */
+function wrapped(face: Face, text: string, size_mm: number, most_mm: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const longer = lines.length > 0 ? `${lines[lines.length - 1]} ${word}` : word;
+    if (lines.length > 0 && widthOf_mm(face, longer, size_mm) <= most_mm) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
+}
+
+/** What it measures when the sheets are laid together, to be taped before anything is cut. */
+function assembledWords(drawn: Drawing, style: LengthStyle): string {
+  const { left_mm, right_mm, foot_mm, top_mm } = extentOf(drawn.lines);
+  const [long, high] = [right_mm - left_mm, top_mm - foot_mm].map((mm) =>
+    style.kind === 'mm' ? lengthWords(mm, style) : `${lengthWords(mm, style)} (${mm.toFixed(1)} mm)`,
+  );
+  return `Laid together the drawing is ${long} long and ${high} high, line to line. Tape it before you cut.`;
 }
 
 function drawFirstPage(
   page: PDFPage,
-  font: PDFFont,
+  face: Face,
   heading: Heading,
-  drawing: Drawing,
-  tiling: Tiling,
-  { width_mm, height_mm, words }: ReturnType<typeof firstPageOf>,
-  stretch: { width: number; height: number },
+  drawn: Drawing,
+  sheets: Sheets,
+  { on, style }: Printing,
 ): void {
+  const { drawing, tiling, first } = sheets;
+  const { width_mm, height_mm, words } = firstPageOf(on);
+  const square = checkSquareOf(on);
   const left = 18;
   let y = height_mm - 26;
   const say = (text: string, size_mm: number, gap: number) => {
-    writeText(page, font, text, { x_mm: left, y_mm: y, size_mm });
-    y -= gap;
+    for (const line of wrapped(face, text, size_mm, width_mm - 2 * left)) {
+      writeText(page, face, line, { x_mm: left, y_mm: y, size_mm });
+      y -= gap;
+    }
   };
   say(heading.name, 9, 9);
-  say(heading.line, 5, 12);
+  say(heading.line, 5, 9);
+  y -= 3;
   say(`${tiling.columns * tiling.rows} sheets of ${words}. Print at 100 %, no fitting to the page.`, 3.8, 6);
-  say(`First measure the square below: it must be ${CHECK_SQUARE_mm} mm both ways.`, 3.8, 6);
+  say(`First measure the square below: it must be ${square.words} both ways.`, 3.8, 6);
+  say(assembledWords(drawn, style), 3.8, 6);
   for (const hint of heading.hints) say(hint, 3.8, 6);
   y -= 8;
 
@@ -142,51 +135,115 @@ function drawFirstPage(
   for (const line of drawing.lines) {
     if (line.layer !== 'stations' && !line.dashed) strokeLine(page, line.points.map(small), 0.25, line);
   }
+  drawMap(page, face, sheets, small);
+
+  const [wide, high] = [square.side_mm * first.width, square.side_mm * first.height];
+  const squareY = Math.max(20, mapY - high - 20);
+  strokeLine(
+    page,
+    [
+      { x_mm: left, y_mm: squareY },
+      { x_mm: left + wide, y_mm: squareY },
+      { x_mm: left + wide, y_mm: squareY + high },
+      { x_mm: left, y_mm: squareY + high },
+    ],
+    0.3,
+    { closed: true },
+  );
+  writeText(page, face, `Check square: ${square.words} each way`, {
+    x_mm: left + 4,
+    y_mm: squareY + high / 2,
+    size_mm: 4,
+  });
+}
+
+/** Where each sheet lies on the drawing, with its number. */
+function drawMap(
+  page: PDFPage,
+  face: Face,
+  { drawing, tiling }: Sheets,
+  small: (p: { x_mm: number; y_mm: number }) => { x_mm: number; y_mm: number },
+): void {
   for (let row = 0; row < tiling.rows; row++) {
     for (let column = 0; column < tiling.columns; column++) {
       const from = windowOrigin(tiling, row, column);
-      const to = { x: from.x_mm + tiling.window_mm.width, y: from.y_mm + tiling.window_mm.height };
-      const corners = [
-        from,
-        { x_mm: to.x, y_mm: from.y_mm },
-        { x_mm: to.x, y_mm: to.y },
-        { x_mm: from.x_mm, y_mm: to.y },
-      ].map((p) => small({ x_mm: Math.min(p.x_mm, drawing.width_mm), y_mm: Math.min(p.y_mm, drawing.height_mm) }));
+      const to = {
+        x_mm: Math.min(from.x_mm + tiling.window_mm.width, drawing.width_mm),
+        y_mm: Math.min(from.y_mm + tiling.window_mm.height, drawing.height_mm),
+      };
+      const corners = [from, { x_mm: to.x_mm, y_mm: from.y_mm }, to, { x_mm: from.x_mm, y_mm: to.y_mm }].map(small);
       strokeLine(page, corners, 0.15, { closed: true, dashed: true });
-      writeText(page, font, String(row * tiling.columns + column + 1), {
-        ...small({
-          x_mm: Math.min(from.x_mm + tiling.window_mm.width / 2, drawing.width_mm - 40),
-          y_mm: from.y_mm + 12,
-        }),
-        size_mm: 3.4,
-        anchor: 'middle',
-      });
+      const middle = small({ x_mm: (from.x_mm + to.x_mm) / 2, y_mm: (from.y_mm + to.y_mm) / 2 });
+      const number = String(row * tiling.columns + column + 1);
+      writeText(page, face, number, { x_mm: middle.x_mm, y_mm: middle.y_mm - 1.2, size_mm: 3.4, anchor: 'middle' });
     }
   }
-
-  const side = CHECK_SQUARE_mm;
-  const squareY = Math.max(24, mapY - side - 22);
-  const [wide, high] = [side * stretch.width, side * stretch.height];
-  const square = [
-    { x_mm: left, y_mm: squareY },
-    { x_mm: left + wide, y_mm: squareY },
-    { x_mm: left + wide, y_mm: squareY + high },
-    { x_mm: left, y_mm: squareY + high },
-  ];
-  strokeLine(page, square, 0.3, { closed: true });
-  writeText(page, font, `Check square: ${side} mm each way`, { x_mm: left + 4, y_mm: squareY + side / 2, size_mm: 4 });
 }
 
 const CROSS_mm = 4;
 
+/** Crosses in the middle of each overlap, at the same place of the drawing on both sheets. */
+function drawCrosses(page: PDFPage, tiling: Tiling, tile: { row: number; column: number }): void {
+  const box = { x_mm: PAGE_MARGIN_mm, y_mm: PAGE_MARGIN_mm };
+  const { width, height } = tiling.window_mm;
+  const crossAt = (x_mm: number, y_mm: number) => {
+    const [left, right] = [x_mm - CROSS_mm, x_mm + CROSS_mm];
+    const [foot, top] = [y_mm - CROSS_mm, y_mm + CROSS_mm];
+    strokeLine(
+      page,
+      [
+        { x_mm: left, y_mm },
+        { x_mm: right, y_mm },
+      ],
+      0.15,
+    );
+    strokeLine(
+      page,
+      [
+        { x_mm, y_mm: foot },
+        { x_mm, y_mm: top },
+      ],
+      0.15,
+    );
+  };
+  const ys = [box.y_mm + 30, box.y_mm + height - 30];
+  const xs = [box.x_mm + 30, box.x_mm + width - 30];
+  if (tile.column > 0) ys.forEach((y) => crossAt(box.x_mm + OVERLAP_mm / 2, y));
+  if (tile.column < tiling.columns - 1) ys.forEach((y) => crossAt(box.x_mm + width - OVERLAP_mm / 2, y));
+  if (tile.row > 0) xs.forEach((x) => crossAt(x, box.y_mm + OVERLAP_mm / 2));
+  if (tile.row < tiling.rows - 1) xs.forEach((x) => crossAt(x, box.y_mm + height - OVERLAP_mm / 2));
+}
+
+/** An arrow and a word that say which way up the sheet lies. */
+function drawUp(page: PDFPage, face: Face, x_mm: number, y_mm: number): void {
+  strokeLine(
+    page,
+    [
+      { x_mm, y_mm },
+      { x_mm, y_mm: y_mm + 4 },
+    ],
+    0.3,
+  );
+  strokeLine(
+    page,
+    [
+      { x_mm: x_mm - 1.2, y_mm: y_mm + 2.4 },
+      { x_mm, y_mm: y_mm + 4 },
+      { x_mm: x_mm + 1.2, y_mm: y_mm + 2.4 },
+    ],
+    0.3,
+  );
+  writeText(page, face, 'up', { x_mm: x_mm - 2, y_mm, size_mm: 3.4, anchor: 'end' });
+}
+
 function drawSheet(
   page: PDFPage,
-  font: PDFFont,
-  drawing: Drawing,
-  tiling: Tiling,
+  face: Face,
+  sheets: Sheets,
   tile: { row: number; column: number },
   label: string,
 ): void {
+  const { drawing, tiling } = sheets;
   const box = {
     x_mm: PAGE_MARGIN_mm,
     y_mm: PAGE_MARGIN_mm,
@@ -194,41 +251,25 @@ function drawSheet(
     height_mm: tiling.window_mm.height,
   };
   const from = windowOrigin(tiling, tile.row, tile.column);
-  const origin = { x_mm: box.x_mm - from.x_mm, y_mm: box.y_mm - from.y_mm };
-  drawClipped(page, font, drawing, origin, box);
+  drawClipped(page, drawing, { x_mm: box.x_mm - from.x_mm, y_mm: box.y_mm - from.y_mm }, box);
+  for (const text of labelsOn(sheets, tile.row, tile.column)) writeText(page, face, text.text, text);
+  drawCrosses(page, tiling, tile);
 
-  // Crosses in the middle of each overlap, at the same place of the drawing on both sheets.
-  const crossAt = (x_mm: number, y_mm: number) => {
-    strokeLine(
-      page,
-      [
-        { x_mm: x_mm - CROSS_mm, y_mm },
-        { x_mm: x_mm + CROSS_mm, y_mm },
-      ],
-      0.15,
-    );
-    strokeLine(
-      page,
-      [
-        { x_mm, y_mm: y_mm - CROSS_mm },
-        { x_mm, y_mm: y_mm + CROSS_mm },
-      ],
-      0.15,
-    );
-  };
-  const ys = [box.y_mm + 30, box.y_mm + box.height_mm - 30];
-  const xs = [box.x_mm + 30, box.x_mm + box.width_mm - 30];
-  if (tile.column > 0) ys.forEach((y) => crossAt(box.x_mm + OVERLAP_mm / 2, y));
-  if (tile.column < tiling.columns - 1) ys.forEach((y) => crossAt(box.x_mm + box.width_mm - OVERLAP_mm / 2, y));
-  if (tile.row > 0) xs.forEach((x) => crossAt(x, box.y_mm + OVERLAP_mm / 2));
-  if (tile.row < tiling.rows - 1) xs.forEach((x) => crossAt(x, box.y_mm + box.height_mm - OVERLAP_mm / 2));
-
-  const corners = [
-    { x_mm: box.x_mm, y_mm: box.y_mm },
-    { x_mm: box.x_mm + box.width_mm, y_mm: box.y_mm },
-    { x_mm: box.x_mm + box.width_mm, y_mm: box.y_mm + box.height_mm },
-    { x_mm: box.x_mm, y_mm: box.y_mm + box.height_mm },
-  ];
-  strokeLine(page, corners, 0.1, { closed: true, dashed: true });
-  writeText(page, font, label, { x_mm: box.x_mm, y_mm: box.y_mm + box.height_mm + 3, size_mm: 3.4 });
+  const [right, top] = [box.x_mm + box.width_mm, box.y_mm + box.height_mm];
+  strokeLine(
+    page,
+    [
+      { x_mm: box.x_mm, y_mm: box.y_mm },
+      { x_mm: right, y_mm: box.y_mm },
+      { x_mm: right, y_mm: top },
+      { x_mm: box.x_mm, y_mm: top },
+    ],
+    0.1,
+    { closed: true, dashed: true },
+  );
+  // As large as it fits: the longest names on the narrowest sheet too.
+  const room = box.width_mm - 16;
+  const size_mm = Math.min(3.4, (3.4 * room) / widthOf_mm(face, label, 3.4));
+  writeText(page, face, label, { x_mm: box.x_mm, y_mm: top + 3, size_mm });
+  drawUp(page, face, right - 2, top + 2);
 }

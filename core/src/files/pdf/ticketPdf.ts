@@ -1,4 +1,3 @@
-import { StandardFonts } from 'pdf-lib';
 import type { Shape } from '../../shape/shape.ts';
 import { ticketLines } from '../../measure/ticket.ts';
 import { outlinePoints } from '../../outline/outline.ts';
@@ -6,6 +5,7 @@ import { volume_L } from '../../measure/volume.ts';
 import { formatLitres, type LengthStyle } from '../../units/format.ts';
 import { sizeLine } from '../templateDrawing.ts';
 import { cautionWords } from '../../make/cautions.ts';
+import { faceFor, type FontFiles } from './fonts.ts';
 import { newDocument } from './newDocument.ts';
 import { fillBoxes, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
 import { codeText, qrBoxes } from './qrBoxes.ts';
@@ -60,13 +60,15 @@ export async function ticketPdf(
   shape: Shape,
   paper: Paper,
   style: LengthStyle,
+  fonts: FontFiles,
   extras: TicketExtras = {},
 ): Promise<Uint8Array> {
   const { width_mm, height_mm } = PAPERS[paper];
   const name = extras.number === undefined ? shape.board.name : `${shape.board.name} ${extras.number}`;
+  const said = [name, ...Object.values(extras).map(String)];
   const document = await newDocument(`${name}, ticket`);
-  const font = await document.embedFont(StandardFonts.Helvetica);
-  const strong = await document.embedFont(StandardFonts.HelveticaBold);
+  const font = await faceFor(document, fonts.plain, said);
+  const strong = await faceFor(document, fonts.strong, said);
   const page = document.addPage([width_mm * POINT_PER_mm, height_mm * POINT_PER_mm]);
   const left = 18;
   const right = width_mm - 18;

@@ -1,15 +1,14 @@
-import { type Paper, PAPERS } from '../../make/paper.ts';
+import { LEAST_ROLL_mm, type Paper, PAPERS, type PrintedOn } from '../../make/paper.ts';
 
-/** What is printed on: sheets, or a roll so wide, cut off where the drawing ends. */
-export type PrintedOn = Paper | { roll_mm: number };
-
-export const LEAST_ROLL_mm = 250;
 /** The first page on a roll is so long. */
 const ROLL_FIRST_mm = 320;
 
 export const PAGE_MARGIN_mm = 12;
 /** Neighbouring sheets share so much. */
 export const OVERLAP_mm = 15;
+
+/** How the paper lies: as it comes, or on its side. A roll lies along the drawing. */
+export type Turn = 'upright' | 'onItsSide';
 
 /** How a drawing is cut into sheets. */
 export interface Tiling {
@@ -27,37 +26,50 @@ export function firstPageOf(on: PrintedOn): { width_mm: number; height_mm: numbe
 }
 
 /**
- * How a drawing is cut for what it is printed on. On a roll it lies along it in one piece, or in as many strips as its
- * height needs.
+ * How a drawing is cut for what it is printed on, the paper turned as asked, or else so that the fewest sheets are wanted. On a roll it
+ * lies along it in one piece, or in as many strips as its height needs.
  * @throws RangeError for a roll narrower than 250 mm.
  */
-export function tilingOn(width_mm: number, height_mm: number, on: PrintedOn): Tiling {
-  if (typeof on === 'string') return tilingOf(width_mm, height_mm, on);
+export function tilingOn(
+  width_mm: number,
+  height_mm: number,
+  on: PrintedOn,
+  turn: Turn = turnFor(width_mm, height_mm, on),
+): Tiling {
+  if (typeof on === 'string') return tilingOf(width_mm, height_mm, on, turn);
   if (!(on.roll_mm >= LEAST_ROLL_mm)) {
     throw new RangeError(`tilingOn: roll_mm must be at least ${LEAST_ROLL_mm}, got ${on.roll_mm}`);
   }
   const page = { width: width_mm + 2 * PAGE_MARGIN_mm, height: on.roll_mm };
-  const window = { width: width_mm, height: on.roll_mm - 2 * PAGE_MARGIN_mm - 8 };
-  const rows = Math.max(1, Math.ceil((height_mm - OVERLAP_mm) / (window.height - OVERLAP_mm)));
-  return { page_mm: page, window_mm: window, columns: 1, rows };
+  const window = { width: width_mm, height: on.roll_mm - 2 * PAGE_MARGIN_mm - LABEL_mm };
+  return { page_mm: page, window_mm: window, columns: 1, rows: sheetsFor(height_mm, window.height) };
 }
 
-/** The turn of the paper that needs the fewer sheets. Sheets overlap by OVERLAP_mm both ways. */
-export function tilingOf(width_mm: number, height_mm: number, paper: Paper): Tiling {
+/** Over the window of each sheet there is so much room for what says which sheet it is. */
+const LABEL_mm = 8;
+
+const sheetsFor = (size_mm: number, window_mm: number): number =>
+  Math.max(1, Math.ceil((size_mm - OVERLAP_mm) / (window_mm - OVERLAP_mm)));
+
+/** Sheets overlap by OVERLAP_mm both ways. */
+function tilingOf(width_mm: number, height_mm: number, paper: Paper, turn: Turn): Tiling {
   const { width_mm: a, height_mm: b } = PAPERS[paper];
-  const turned = [
-    { width: a, height: b },
-    { width: b, height: a },
-  ].map((page): Tiling => {
-    const window = { width: page.width - 2 * PAGE_MARGIN_mm, height: page.height - 2 * PAGE_MARGIN_mm - 8 };
-    const count = (size: number, sheet: number) => Math.max(1, Math.ceil((size - OVERLAP_mm) / (sheet - OVERLAP_mm)));
-    return {
-      page_mm: page,
-      window_mm: window,
-      columns: count(width_mm, window.width),
-      rows: count(height_mm, window.height),
-    };
-  });
-  const [portrait, landscape] = turned;
-  return portrait.columns * portrait.rows <= landscape.columns * landscape.rows ? portrait : landscape;
+  const page = turn === 'upright' ? { width: a, height: b } : { width: b, height: a };
+  const window = { width: page.width - 2 * PAGE_MARGIN_mm, height: page.height - 2 * PAGE_MARGIN_mm - LABEL_mm };
+  return {
+    page_mm: page,
+    window_mm: window,
+    columns: sheetsFor(width_mm, window.width),
+    rows: sheetsFor(height_mm, window.height),
+  };
+}
+
+/** The turn of the paper that needs the fewer sheets. */
+export function turnFor(width_mm: number, height_mm: number, on: PrintedOn): Turn {
+  if (typeof on !== 'string') return 'upright';
+  const count = (turn: Turn) => {
+    const { columns, rows } = tilingOf(width_mm, height_mm, on, turn);
+    return columns * rows;
+  };
+  return count('upright') <= count('onItsSide') ? 'upright' : 'onItsSide';
 }

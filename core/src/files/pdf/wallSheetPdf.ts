@@ -1,4 +1,3 @@
-import { StandardFonts } from 'pdf-lib';
 import type { Shape } from '../../shape/shape.ts';
 import { placeWords, type StationRow, stationTable } from '../../measure/stationTable.ts';
 import { volume_L } from '../../measure/volume.ts';
@@ -6,6 +5,7 @@ import { railRatio } from '../../rails/rails.ts';
 import { formatLength, formatLitres, type LengthStyle } from '../../units/format.ts';
 import { INCH_mm } from '../../units/length.ts';
 import { sizeLine } from '../templateDrawing.ts';
+import { faceFor, type FontFiles, widthOf_mm } from './fonts.ts';
 import { newDocument } from './newDocument.ts';
 import { POINT_PER_mm, strokeLine, writeText } from './pen.ts';
 import { type Paper, PAPERS } from '../../make/paper.ts';
@@ -26,17 +26,22 @@ const COLUMNS: readonly { name: string; write: (row: StationRow, length: (mm: nu
   },
 ];
 
+/** So much is between two columns at the least. */
+const GAP_mm = 5;
+
 /** One landscape page for the wall: the stations in type that is read from across the shed, nose at the top. */
 export async function wallSheetPdf(
   shape: Shape,
   paper: Paper,
   style: LengthStyle,
+  fonts: FontFiles,
   heading: { name: string; riderName?: string },
 ): Promise<Uint8Array> {
   const { width_mm: height_mm, height_mm: width_mm } = PAPERS[paper];
+  const said = [heading.name, heading.riderName];
   const document = await newDocument(`${heading.name}, wall sheet`);
-  const font = await document.embedFont(StandardFonts.Helvetica);
-  const strong = await document.embedFont(StandardFonts.HelveticaBold);
+  const font = await faceFor(document, fonts.plain, said);
+  const strong = await faceFor(document, fonts.strong, said);
   const page = document.addPage([width_mm * POINT_PER_mm, height_mm * POINT_PER_mm]);
   const left = 16;
   const right = width_mm - 16;
@@ -50,8 +55,20 @@ export async function wallSheetPdf(
   y -= 14;
   const rows = stationTable(shape).sort((a, b) => b.x_mm - a.x_mm);
   const step = (y - 22) / rows.length;
-  const size_mm = Math.min(8, 0.62 * step);
-  const columnAt = (i: number) => left + 62 + ((right - left - 62) * (i + 1)) / COLUMNS.length;
+  const written = (mm: number) => formatLength(mm, style);
+  const cells = rows.map((row) => [placeWords(row, written), ...COLUMNS.map(({ write }) => write(row, written))]);
+  const width = (column: number, size: number) =>
+    Math.max(...cells.map((row) => widthOf_mm(column === 0 ? font : strong, row[column], size)));
+  const needs = (size: number) => COLUMNS.reduce((sum, _, i) => sum + width(i + 1, size) + GAP_mm, width(0, size));
+  const room = right - left;
+  // As large as the rows leave room for, and as the longest words of all columns beside one another.
+  const most_mm = Math.min(8, 0.62 * step);
+  const size_mm = most_mm * Math.min(1, room / needs(most_mm));
+  const spare = (room - needs(size_mm)) / COLUMNS.length;
+  const columnAt = (i: number) =>
+    left +
+    width(0, size_mm) +
+    COLUMNS.slice(0, i + 1).reduce((sum, _, k) => sum + width(k + 1, size_mm) + GAP_mm + spare, 0);
   const rule = (at: number, weight: number) =>
     strokeLine(
       page,
@@ -65,16 +82,10 @@ export async function wallSheetPdf(
     writeText(page, font, name, { x_mm: columnAt(i), y_mm: y, size_mm: 5, anchor: 'end' });
   });
   rule(y - 2.5, 0.4);
-  for (const row of rows) {
+  for (const [place, ...values] of cells) {
     y -= step;
-    writeText(
-      page,
-      font,
-      placeWords(row, (mm) => formatLength(mm, style)),
-      { x_mm: left, y_mm: y, size_mm },
-    );
-    COLUMNS.forEach(({ write }, i) => {
-      const text = write(row, (mm) => formatLength(mm, style));
+    writeText(page, font, place, { x_mm: left, y_mm: y, size_mm });
+    values.forEach((text, i) => {
       writeText(page, strong, text, { x_mm: columnAt(i), y_mm: y, size_mm, anchor: 'end' });
     });
     rule(y - 0.28 * step, 0.1);

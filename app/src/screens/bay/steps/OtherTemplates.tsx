@@ -1,29 +1,30 @@
 import { Select } from 'antd';
 import { useState } from 'react';
-import { CHECK_SQUARE_mm, type DrawingName, DRAWINGS, drawingToSvg, withCheckSquare } from '@june-tide/core/files';
+import { type DrawingName, DRAWINGS, drawingToSvg, withCheckSquare } from '@june-tide/core/files';
+import { checkSquareOf } from '@june-tide/core/make';
 import { placeWords, USUAL_STATIONS } from '@june-tide/core/measure';
 import { writeLength } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
-import { saveFile } from '../../../parts/saveFile.ts';
+import { pdfFonts } from '../../../parts/pdfFonts.ts';
+import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import type { MakeButton } from './useMaking.tsx';
-import type { Printed } from './printed.ts';
+import { paperInName, type Printed } from './printed.ts';
 
 /** What has no button of its own. */
 const OTHERS: readonly DrawingName[] = ['railGauges', 'bands', 'bottomGauges', 'sticks', 'outline', 'fins', 'sections'];
 
 interface OtherTemplatesProps {
-  /** Of the files, without an ending. */
-  name: string;
+  /** The board and its number. */
+  called: string;
   printedOn: Printed;
   button: MakeButton;
 }
 
 /** Gauges, bands, sticks and the rest, as paper or as lines: at the usual stations or at those that are chosen. */
-export function OtherTemplates({ name, printedOn, button }: OtherTemplatesProps) {
+export function OtherTemplates({ called, printedOn, button }: OtherTemplatesProps) {
   const { record, shape } = useBay();
-  const { board } = record;
   const { printer } = useShed((shed) => shed.settings);
   const style = useLengthStyle();
   const [other, setOther] = useState<DrawingName>('railGauges');
@@ -31,15 +32,12 @@ export function OtherTemplates({ name, printedOn, button }: OtherTemplatesProps)
   /** Gauges and sections are cut at stations: at those that were chosen, or at all the usual ones. */
   const atStations = other === 'railGauges' || other === 'bottomGauges' || other === 'sections';
   const drawOther = () =>
-    atStations && chosen.length > 0
-      ? DRAWINGS[other].draw(
-          shape,
-          style,
-          chosen.map((i) => USUAL_STATIONS[i]),
-        )
-      : other === 'bands'
-        ? DRAWINGS.bands.draw(shape, style, record.bands)
-        : DRAWINGS[other].draw(shape, style);
+    DRAWINGS[other].draw(shape, style, {
+      name: called,
+      bands: record.bands,
+      ...(atStations && chosen.length > 0 ? { places: chosen.map((i) => USUAL_STATIONS[i]) } : {}),
+    });
+  const file = fileName(called, other);
 
   return (
     <li className="choices">
@@ -70,20 +68,23 @@ export function OtherTemplates({ name, printedOn, button }: OtherTemplatesProps)
       )}
       {button('template of it', 'Full size (PDF)', async () => {
         const { drawingPdf } = await import('@june-tide/core/files/pdf');
+        const { words } = DRAWINGS[other];
         const heading = {
-          name: `${board.name} ${record.number}`,
-          line: `${DRAWINGS[other].words}, full size`,
+          name: called,
+          drawing: words,
+          line: `${words}, full size`,
           hints: ['Lay the sheets with the crosses on one another.'],
         };
-        const bytes = await drawingPdf(drawOther(), heading, printedOn, printer);
-        saveFile(bytes, `${name}-${other}.pdf`, 'application/pdf');
+        const printing = { on: printedOn, style, reading: printer, fonts: await pdfFonts() };
+        const bytes = await drawingPdf(drawOther(), heading, printing);
+        saveFile(bytes, `${file}-${paperInName(printedOn)}.pdf`, 'application/pdf');
       })}
       {button('drawing of it', 'SVG', () =>
-        saveFile(drawingToSvg(withCheckSquare(drawOther(), CHECK_SQUARE_mm)), `${name}-${other}.svg`, 'image/svg+xml'),
+        saveFile(drawingToSvg(withCheckSquare(drawOther(), checkSquareOf(printedOn))), `${file}.svg`, 'image/svg+xml'),
       )}
       {button('lines of it', 'DXF', async () => {
         const { drawingToDxf } = await import('@june-tide/core/files/packages');
-        saveFile(drawingToDxf(drawOther()), `${name}-${other}.dxf`, 'application/dxf');
+        saveFile(drawingToDxf(drawOther()), `${file}.dxf`, 'application/dxf');
       })}
     </li>
   );

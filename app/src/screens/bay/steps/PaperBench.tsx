@@ -1,12 +1,7 @@
+import * as z from 'zod';
 import { Segmented } from 'antd';
-import {
-  CHECK_SQUARE_mm,
-  DRAWINGS,
-  drawingToSvg,
-  halfOutlineDrawing,
-  withCheckSquare,
-  writeBoardFile,
-} from '@june-tide/core/files';
+import { DRAWINGS, drawingToSvg, halfOutlineDrawing, withCheckSquare, writeBoardFile } from '@june-tide/core/files';
+import { checkSquareOf, type PrintedOn } from '@june-tide/core/make';
 import { type PrintsOn, PRINTS_ON, settingsSchema } from '@june-tide/core/record';
 import { formatLitres } from '@june-tide/core/units';
 import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
@@ -14,12 +9,13 @@ import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { NumberField } from '../../../parts/NumberField.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/solidClient.ts';
-import { saveFile } from '../../../parts/saveFile.ts';
+import { pdfFonts } from '../../../parts/pdfFonts.ts';
+import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { SOLID_FORMATS, type SolidFormat } from '../../../workers/solidMessages.ts';
 import { useBay } from '../useBay.ts';
 import { OtherTemplates } from './OtherTemplates.tsx';
-import type { Printed } from './printed.ts';
+import { paperInName, type Printed } from './printed.ts';
 import { ticketExtras } from './ticketExtras.ts';
 import { useMaking } from './useMaking.tsx';
 
@@ -49,7 +45,10 @@ export function PaperBench() {
   const printedOn: Printed = paper === 'roll' ? { roll_mm } : paper;
   const style = useLengthStyle();
   const { board } = record;
-  const name = `${board.name} ${record.number}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  const called = `${board.name} ${record.number}`;
+  const name = fileName(called);
+  const square = checkSquareOf(printedOn);
+  const print = async () => ({ on: printedOn, style, reading: printer, fonts: await pdfFonts() });
 
   const { button, holder } = useMaking();
   return (
@@ -68,14 +67,14 @@ export function PaperBench() {
             'Half outline, full size (PDF)',
             async () => {
               const { templatePdf } = await import('@june-tide/core/files/pdf');
-              const bytes = await templatePdf(shape, printedOn, style, printer, `${board.name} ${record.number}`);
-              saveFile(bytes, `${name}-template.pdf`, 'application/pdf');
+              const bytes = await templatePdf(shape, await print(), called);
+              saveFile(bytes, `${name}-template-${paperInName(printedOn)}.pdf`, 'application/pdf');
             },
             true,
           )}
           {button('drawing', 'The same as SVG', () =>
             saveFile(
-              drawingToSvg(withCheckSquare(halfOutlineDrawing(shape, style), CHECK_SQUARE_mm)),
+              drawingToSvg(withCheckSquare(halfOutlineDrawing(shape, style, { name: called }), square)),
               `${name}-template.svg`,
               'image/svg+xml',
             ),
@@ -89,12 +88,20 @@ export function PaperBench() {
               ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
               ...ticketExtras(record, shelf, workshop),
             };
-            saveFile(await ticketPdf(shape, onePage, style, extras), `${name}-ticket.pdf`, 'application/pdf');
+            saveFile(
+              await ticketPdf(shape, onePage, style, await pdfFonts(), extras),
+              `${name}-ticket-${paperInName(onePage)}.pdf`,
+              'application/pdf',
+            );
           })}
           {button('wall sheet', 'Wall sheet, large type (PDF)', async () => {
             const { wallSheetPdf } = await import('@june-tide/core/files/pdf');
-            const heading = { name: `${board.name} ${record.number}`, ...(rider ? { riderName: rider.name } : {}) };
-            saveFile(await wallSheetPdf(shape, onePage, style, heading), `${name}-wall.pdf`, 'application/pdf');
+            const heading = { name: called, ...(rider ? { riderName: rider.name } : {}) };
+            saveFile(
+              await wallSheetPdf(shape, onePage, style, await pdfFonts(), heading),
+              `${name}-wall-${paperInName(onePage)}.pdf`,
+              'application/pdf',
+            );
           })}
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
@@ -104,7 +111,8 @@ export function PaperBench() {
           {DRAWING_NAMES.map((key) =>
             button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
               const { drawingToDxf } = await import('@june-tide/core/files/packages');
-              const drawing = key === 'half' ? halfOutlineDrawing(shape, style) : DRAWINGS[key].draw(shape, style);
+              const draw = key === 'half' ? halfOutlineDrawing : DRAWINGS[key].draw;
+              const drawing = draw(shape, style, { name: called });
               saveFile(drawingToDxf(drawing), `${name}-${key}.dxf`, 'application/dxf');
             }),
           )}
@@ -120,12 +128,12 @@ export function PaperBench() {
             saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
           })}
         </li>
-        <OtherTemplates name={name} printedOn={printedOn} button={button} />
+        <OtherTemplates called={called} printedOn={printedOn} button={button} />
       </ul>
-      <PrinterReading />
+      <PrinterReading on={printedOn} />
       <p className="quiet above-6 below-6">
-        Print at 100 %, then measure the {CHECK_SQUARE_mm} mm square on the first page before you cut. The board file
-        holds no rider; the ticket carries the first name.
+        Print at 100 %, then measure the {square.words} square on the first page before you cut. The board file holds no
+        rider; the ticket carries the first name.
       </p>
       <Cautions of={['planer', 'foamDust']} />
     </div>
@@ -158,24 +166,35 @@ function PaperChoice() {
 }
 
 /** What the check square measured on paper: the next print is corrected by it, both ways. */
-function PrinterReading() {
+function PrinterReading({ on }: { on: PrintedOn }) {
   const { printer } = useShed((shed) => shed.settings);
-  const off = printer.across_mm !== CHECK_SQUARE_mm || printer.along_mm !== CHECK_SQUARE_mm;
+  const square = checkSquareOf(on);
+  const inches = square.words.endsWith('in');
+  // Kept as what this printer makes of 100 mm; read off whichever square is printed.
+  const read = (kept_mm: number) => ((kept_mm / 100) * square.side_mm) / (inches ? 25.4 : 1);
+  const places = inches ? 1000 : 100;
+  const off = printer.across_mm !== 100 || printer.along_mm !== 100;
   return (
     <div className="row-of-tools" role="group" aria-label="Printer correction">
       <span>The square measured</span>
-      {(['across_mm', 'along_mm'] as const).map((side) => (
-        <NumberField
-          key={side}
-          label={side === 'across_mm' ? 'Across the sheet' : 'Along the sheet'}
-          schema={settingsSchema.shape.printer.shape[side]}
-          step={0.1}
-          suffix="mm"
-          width={96}
-          value={printer[side]}
-          onChange={(value) => changeSettings({ printer: { ...printer, [side]: value } })}
-        />
-      ))}
+      {(['across_mm', 'along_mm'] as const).map((side) => {
+        const kept = settingsSchema.shape.printer.shape[side];
+        return (
+          <NumberField
+            key={side}
+            label={side === 'across_mm' ? 'Across the sheet' : 'Along the sheet'}
+            schema={z
+              .number()
+              .min(read(kept.minValue ?? 0))
+              .max(read(kept.maxValue ?? Infinity))}
+            step={inches ? 0.005 : 0.1}
+            suffix={inches ? 'in' : 'mm'}
+            width={96}
+            value={Math.round(places * read(printer[side])) / places}
+            onChange={(value) => changeSettings({ printer: { ...printer, [side]: value / read(1) } })}
+          />
+        );
+      })}
       <span className="quiet">across and along the sheet{off && ': prints are corrected by it'}</span>
     </div>
   );
