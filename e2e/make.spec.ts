@@ -112,3 +112,43 @@ test('rail gauges go on a chosen paper, and a printer that is out is corrected',
   expect(roll).toHaveLength(2);
   expect(roll[1].height_mm).toBeCloseTo(762, 1);
 });
+
+test('on inch papers the square is 4 in; a reading of it in inches corrects the print', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await page.getByText('US Letter', { exact: true }).click();
+  await expect(page.getByText('measure the 4 in square', { exact: false })).toBeVisible();
+  const across = page.getByLabel('Across the sheet');
+  await across.fill('3.98');
+  await across.press('Enter');
+  const pdf = await taken(page, () => page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click());
+  expect(pdf.name).toMatch(/-template-letter\.pdf$/);
+  const [first] = await readPdf(pdf.bytes);
+  const sides = first.paths
+    .filter(({ closed, points }) => closed && points.length === 4)
+    .map(({ points: [a, b, c] }) => [b.x_mm - a.x_mm, c.y_mm - b.y_mm]);
+  // Drawn wider by what the printer makes narrower: 4 in comes out 4 in.
+  const square = sides.find(
+    ([wide, high]) => Math.abs(wide * (3.98 / 4) - 101.6) < 0.05 && Math.abs(high - 101.6) < 0.05,
+  );
+  expect(square).toBeDefined();
+  expect(first.texts.map(({ text }) => text).join(' ')).toMatch(
+    /Laid together the drawing is 72 in \(1828\.8 mm\) long/,
+  );
+});
+
+test('lines go out as splines, and a solid says how large it comes out before it is made', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  const dxf = async () =>
+    (await taken(page, () => page.getByRole('button', { name: 'Half outline (DXF)' }).click())).bytes.toString();
+  expect(await dxf()).not.toContain('SPLINE');
+  await page.getByText('Splines', { exact: true }).click();
+  expect(await dxf()).toContain('AcDbSpline');
+  await choose(page, 'Facets within', 'within 1 mm');
+  const said = page.getByTestId('facets');
+  await expect(said).toContainText('facets: STL', { timeout: 15_000 });
+  const facets = Number((await said.innerText()).replace(/,/g, '').match(/^\d+/)?.[0]);
+  const stl = await taken(page, () => page.getByRole('button', { name: 'Solid (STL)' }).click());
+  expect(stl.bytes.readUInt32LE(80)).toBe(facets);
+});

@@ -1,5 +1,6 @@
 import type { Board } from '@june-tide/core/document';
 import {
+  type BYTES_A_FACET,
   type Drawing,
   DRAWINGS,
   drawingToSvg,
@@ -7,6 +8,8 @@ import {
   meshToObj,
   meshToPly,
   meshToStl,
+  solidSizeWords,
+  USUAL_CHORD_mm,
   withCheckSquare,
   writeBoardFile,
 } from '@june-tide/core/files';
@@ -101,7 +104,12 @@ function drawingOf(shape: Shape, name = 'half'): Drawing {
   return DRAWINGS[name as keyof typeof DRAWINGS].draw(shape, style);
 }
 
-function solidOf(shape: Shape, chord: string | undefined, to: keyof typeof BYTES, say: (words: string) => void): Mesh {
+function solidOf(
+  shape: Shape,
+  chord: string | undefined,
+  to: keyof typeof BYTES_A_FACET,
+  say: (words: string) => void,
+): Mesh {
   const chord_mm = chord === undefined ? USUAL_CHORD_mm : lengthOf(chord, '--chord');
   if (!(chord_mm > 0)) throw new Told('--chord must be more than nothing.');
   const { detail, error_mm } = detailForChord(shape, chord_mm);
@@ -112,14 +120,6 @@ function solidOf(shape: Shape, chord: string | undefined, to: keyof typeof BYTES
   }
   const mesh = meshOf(shape, detail);
   const facets = mesh.triangles.length / 3;
-  say(
-    `Facets within ${error_mm.toFixed(3)} mm of the board: ${facets} facets, ${((BYTES[to] * facets) / 1e6).toFixed(1)} MB.`,
-  );
+  say(`Facets within ${error_mm.toFixed(3)} mm of the board: ${facets} facets, ${solidSizeWords(to, facets)}.`);
   return mesh;
 }
-
-/** Without one asked for, a solid's facets lie within so much of the board. */
-const USUAL_CHORD_mm = 0.2;
-
-/** So many bytes a facet: exact for STL (50), about so many for the others. */
-const BYTES = { stl: 50, '3mf': 16, obj: 75, ply: 55 } as const;

@@ -6,14 +6,18 @@ import { readBoardFile, writeBoardFile } from '@june-tide/core/files';
 /** Something to tell the person, in plain words. */
 export class Told extends Error {}
 
-/** @throws Told when the file cannot be read or is not a board. */
-export async function readBoard(file: string): Promise<Board> {
-  let text: string;
+/** @throws Told when the file cannot be read. */
+export async function readText(file: string): Promise<string> {
   try {
-    text = await readFile(file, 'utf8');
+    return await readFile(file, 'utf8');
   } catch (cause) {
     throw new Told(`Cannot read ${file}: ${systemWords(cause)}.`, { cause });
   }
+}
+
+/** @throws Told when the file cannot be read or is not a board. */
+export async function readBoard(file: string): Promise<Board> {
+  const text = await readText(file);
   const read = readBoardFile(text);
   if (read.ok) return read.board;
   const more = read.issues.slice(0, 12).map((issue) => `\n  ${issue.path}: ${issue.words}`);

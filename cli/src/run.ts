@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { blend, exaggerate, exportTo, join, newBoard, scale, setPaths, solve } from './commands/change.ts';
+import { blend, exaggerate, exportTo, importFrom, join, newBoard, scale, setPaths, solve } from './commands/change.ts';
 import { deck, marks, part, tips } from './commands/parts.ts';
 import { compare, listModels, measureBoard, stations, validate } from './commands/look.ts';
 import { Told } from './files.ts';
@@ -31,6 +31,7 @@ const HELP = `June Tide at the command line
   jt blend FILE FILE [--share 0.5] --out FILE
   jt exaggerate BASE OTHER [--factor 2] --out FILE
                                               the difference of two boards, times a factor
+  jt import TABLE.csv --out FILE              a board from a station table, somebody's or our own
   jt export FILE --to pdf|svg|dxf|json|csv|stl|3mf|obj|ply --out FILE
             [--paper A4|Letter|A3|Tabloid|roll] [--roll 36] [--chord 0.2mm]
             [--drawing half|outline|rocker|sections|fins|sticks|railGauges|bands|bottomGauges]
@@ -56,6 +57,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   blend,
   exaggerate,
   export: exportTo,
+  import: importFrom,
 };
 
 /** Runs one command. Returns the exit code: 0, or 1 with plain words on `err` and nothing written. */

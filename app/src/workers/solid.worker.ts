@@ -2,7 +2,7 @@ import { meshToObj, meshToPly, meshToStl } from '@june-tide/core/files';
 import { meshToThreeMf } from '@june-tide/core/files/packages';
 import { railBands, rankedBlanks } from '@june-tide/core/make';
 import { shapeOf } from '@june-tide/core/shape';
-import { deckShade, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
+import { deckShade, detailForChord, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
 import type { SolidAnswer, SolidFormat, SolidKind, SolidRequest, SolidWork } from './solidMessages.ts';
 
 interface Done<A> {
@@ -25,8 +25,14 @@ const WORK: { readonly [K in SolidKind]: (of: SolidWork[K]['of']) => Done<SolidW
     transfer: [],
   }),
   bands: ({ board, plan }) => ({ answer: railBands(shapeOf(board), plan), transfer: [] }),
-  solid: ({ board, to }) => {
-    const answer = written(meshOf(shapeOf(board)), to, board.name);
+  facets: ({ board, chord_mm }) => {
+    const shape = shapeOf(board);
+    const { detail, error_mm } = detailForChord(shape, chord_mm);
+    return { answer: { facets: meshOf(shape, detail).triangles.length / 3, error_mm }, transfer: [] };
+  },
+  solid: ({ board, to, chord_mm }) => {
+    const shape = shapeOf(board);
+    const answer = written(meshOf(shape, detailForChord(shape, chord_mm).detail), to, board.name);
     return { answer, transfer: [answer.buffer] };
   },
 };

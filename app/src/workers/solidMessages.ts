@@ -28,7 +28,8 @@ export interface SolidWork {
   lit: { of: { board: Board }; answer: LitMesh };
   blanks: { of: { board: Board; shelf: readonly Blank[]; allowance: Allowance }; answer: RankedBlank[] };
   bands: { of: { board: Board; plan: BandPlan }; answer: RailBands };
-  solid: { of: { board: Board; to: SolidFormat }; answer: Uint8Array<ArrayBuffer> };
+  facets: { of: { board: Board; chord_mm: number }; answer: { facets: number; error_mm: number } };
+  solid: { of: { board: Board; to: SolidFormat; chord_mm: number }; answer: Uint8Array<ArrayBuffer> };
 }
 export type SolidKind = keyof SolidWork;
 

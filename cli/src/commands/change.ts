@@ -1,3 +1,4 @@
+import { basename } from 'node:path';
 import type { Board } from '@june-tide/core/document';
 import {
   blended,
@@ -14,7 +15,7 @@ import { Facts, MEASURE_KEYS, type MeasureKey, measureOf } from '@june-tide/core
 import { modelNamed, models } from '@june-tide/core/models';
 import { boardFrom, shapeOf } from '@june-tide/core/shape';
 import { exportBoard } from '../export.ts';
-import { readBoard, saveWhole, Told, writeBoard } from '../files.ts';
+import { readBoard, saveWhole, Told, writeBoard, readText } from '../files.ts';
 import { type Command, lengthOf, need, numberOf } from '../options.ts';
 import { numberAt, setNumbers, withNumberAt } from '../set.ts';
 
@@ -33,6 +34,21 @@ export const setPaths: Command = async ([file, ...changes], values) => {
   need(file, 'jt set needs a board file.');
   if (changes.length === 0) throw new Told('jt set needs at least one path=value.');
   await writeBoard(values.out ?? file, setNumbers(await readBoard(file), changes));
+};
+
+/** A board from a station table, and how far it came out off. */
+export const importFrom: Command = async ([file], values, console) => {
+  const from = need(file, 'jt import needs a station table (CSV).');
+  const out = need(values.out, 'jt import needs --out FILE.');
+  const { boardFromStations, furthestOff } = await import('@june-tide/core/files/packages');
+  const name =
+    basename(from)
+      .replace(/\.[^.]*$/, '')
+      .slice(0, 80) || 'Measured board';
+  const read = boardFromStations(await readText(from), name);
+  if (!read.ok) throw new Told(`${from}: ${read.reason}`);
+  await writeBoard(out, read.board);
+  console.out(`${read.rows} rows. ${furthestOff(read.residuals, { kind: 'fraction', denominator: 16 })}`);
 };
 
 export const exportTo: Command = async ([file], values, console) => {

@@ -132,6 +132,27 @@ describe('jt compare, join, blend, exaggerate, validate', () => {
   });
 });
 
+describe('jt import', () => {
+  it('makes of a station table the board it was taken from, and says how far it came out off', async () => {
+    const file = await newBoard('Two Lanterns');
+    expect((await jt('export', file, '--to', 'csv', '--out', at('table.csv'))).code).toBe(0);
+    const { code, out } = await jt('import', at('table.csv'), '--out', at('back.json'));
+    expect(code).toBe(0);
+    expect(out).toMatch(/^12 rows\. Furthest off .* by 0\.[0-2] mm\.$/);
+    const [was, is] = [await measures(file), await measures(at('back.json'))];
+    expect(Math.abs(is.volume_L - was.volume_L)).toBeLessThan(0.03);
+    expect(Math.abs(is.tailWidth12_mm - was.tailWidth12_mm)).toBeLessThan(0.25);
+  });
+
+  it('writes nothing of what is no table', async () => {
+    const file = await newBoard('Kettle');
+    const { code, err } = await jt('import', file, '--out', at('x.json'));
+    expect(code).toBe(1);
+    expect(err).toMatch(/not a station table/);
+    expect(await readdir(folder)).toEqual(['board.json']);
+  });
+});
+
 describe('jt export', () => {
   it.each([
     ['dxf', [], (b: Buffer) => b.toString().includes('LWPOLYLINE')],
@@ -163,7 +184,7 @@ describe('jt export', () => {
     const [narrow] = await Promise.all([jt('export', file, '--to', 'pdf', '--roll', '5', '--out', at('y'))]);
     expect(narrow).toMatchObject({ code: 1 });
     expect(narrow.err).toMatch(/at least 250 mm/);
-  });
+  }, 30_000);
 
   it('says before it writes a solid how far its facets lie off, how many they are and how large the file is', async () => {
     const file = await newBoard('Two Lanterns');

@@ -12,7 +12,6 @@ import { modelNamed, models } from '../models/models.ts';
 import { halfBreadthAt, outlinePoints } from '../outline/outline.ts';
 import { DRAWINGS } from './boardDrawings.ts';
 import { drawingToDxf } from './dxf.ts';
-import { boardFromStations, stationsToCsv } from './stationCsv.ts';
 import { drawingToSvg } from './svg.ts';
 import { halfOutlineDrawing } from './templateDrawing.ts';
 
@@ -174,37 +173,5 @@ describe('SVG', () => {
         expect(drawingToSvg(drawing)).toContain(`<g id="${drawing.lines[0].layer}" `);
       }
     }
-  });
-});
-
-describe('the station table as CSV', () => {
-  it('written and read again it makes the same board, station for station', () => {
-    for (const board of models()) {
-      const csv = stationsToCsv(board);
-      expect(csv.split('\r\n')[0]).toBe(
-        'from,at_mm,x_mm,width_mm,thickness_mm,stringer_mm,rail_mm,apex_mm,apexShare,crown_mm,tuck_mm,bottom_mm,area_mm2',
-      );
-      const read = boardFromStations(board, csv);
-      expect([board.name, read.ok]).toEqual([board.name, true]);
-      if (!read.ok) continue;
-      const [was, is] = [shapeOf(board), shapeOf(read.board)];
-      for (const x of [304.8, board.length_mm - 304.8, board.length_mm / 2]) {
-        expect(Math.abs(halfBreadthAt(is.outline, x) - halfBreadthAt(was.outline, x))).toBeLessThan(0.5);
-        expect(Math.abs(stringerLineAt(is, x) - stringerLineAt(was, x))).toBeLessThan(0.5);
-      }
-    }
-  });
-
-  it.each([
-    ['', /no columns/],
-    ['a,b\n1,2', /no columns/],
-    ['from,at_mm,width_mm\nbow,12,300', /Line 2/],
-    ['from,at_mm,width_mm\nnose,twelve,300', /Line 2/],
-    ['from,at_mm,width_mm\nnose,304.8,9000', /makes no board/],
-    ['from,at_mm\n', /no columns|no rows/],
-  ])('refuses %j with the reason', (csv, words) => {
-    const read = boardFromStations(modelNamed('Slack Water')!, csv);
-    expect(read.ok).toBe(false);
-    expect(read.ok ? '' : read.reason).toMatch(words);
   });
 });

@@ -1,6 +1,6 @@
 /** The writers that bring a library of their own: kept apart so that the app loads them only when asked. */
 export { drawingToDxf, type DxfCurves } from './dxf.ts';
 export { meshToThreeMf } from './threeMf.ts';
-export { boardFromStations, lengthOfStations, stationsToCsv, type StationsRead } from './stationCsv.ts';
+export { boardFromStations, furthestOff, stationsToCsv } from './stationCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';

@@ -1,11 +1,25 @@
 import Papa from 'papaparse';
-import * as z from 'zod';
 import { MOST_MARKS } from '../document/limits.ts';
-import type { Board } from '../document/schema.ts';
-import { boardFrom } from '../shape/issues.ts';
-import { shapeOf } from '../shape/shape.ts';
+import type { Board, Mark } from '../document/schema.ts';
 import { anchorsOf, stationOfMark } from '../document/station.ts';
-import { type StationPlace, type StationRow, stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
+import { blendAt, cubicThrough } from '../curve/blend.ts';
+import { withLength } from '../edit/marks.ts';
+import { thicknessAt } from '../foil/foil.ts';
+import { stringerLineAt } from '../measure/bottomLines.ts';
+import {
+  placeWords,
+  type StationPlace,
+  type StationRow,
+  stationTable,
+  USUAL_STATIONS,
+} from '../measure/stationTable.ts';
+import { models } from '../models/models.ts';
+import { endReach, halfBreadthAt, hasBlock } from '../outline/outline.ts';
+import { boardFrom } from '../shape/issues.ts';
+import { type Shape, shapeOf } from '../shape/shape.ts';
+import { type LengthStyle, lengthWords } from '../units/format.ts';
+import { parseLength } from '../units/length.ts';
+import type { Parsed } from '../units/parsed.ts';
 
 /** The columns of a station table, in order. Lengths in mm, a point as the decimal mark. */
 const COLUMNS = [
@@ -35,104 +49,336 @@ export function stationsToCsv(board: Board, places: readonly StationPlace[] = US
   return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;
 }
 
-const number = z.coerce.number().finite();
-const rowSchema = z.object({
-  from: z.enum(['nose', 'tail', 'centre', 'wide']),
-  at_mm: number,
-  width_mm: number.optional(),
-  thickness_mm: number.optional(),
-  stringer_mm: number.optional(),
-});
-type ReadRow = z.infer<typeof rowSchema>;
+/** A table longer than this, or with more rows, was measured on no board. */
+const MOST_TEXT = 1_000_000;
+const MOST_ROWS = 400;
 
-export type StationsRead = { ok: true; board: Board; rows: number } | { ok: false; reason: string };
+const FROM: Readonly<Record<string, StationPlace['from']>> = {
+  nose: 'nose',
+  tail: 'tail',
+  centre: 'centre',
+  center: 'centre',
+  middle: 'centre',
+  wide: 'wide',
+};
+/** What a column may be called, whoever wrote it. */
+const NAMES: Readonly<Record<string, keyof ReadRow>> = {
+  at: 'at_mm',
+  x: 'x_mm',
+  width: 'width_mm',
+  thickness: 'thickness_mm',
+  thick: 'thickness_mm',
+  stringer: 'stringer_mm',
+  rocker: 'stringer_mm',
+  lift: 'stringer_mm',
+};
+type Unit = 'mm' | 'cm' | 'in';
 
-/** Marks nearer than this to a tip or to one another are not set: closer, a reading is a lever. A sixteenth of a board. */
-const LEAST_GAP_mm = 100;
+/** One row of a table: where it was read, and what. */
+interface ReadRow {
+  from: StationPlace['from'];
+  at_mm: number;
+  x_mm?: number;
+  width_mm?: number;
+  thickness_mm?: number;
+  stringer_mm?: number;
+}
+type Measured = 'width_mm' | 'thickness_mm' | 'stringer_mm';
 
-/**
- * Takes the widths, thicknesses and lifts of a station table as the marks of a board; what the table has no column for, and
- * everything else, is held. Rows within 100 mm of a tip, of the wide point or of one another are left out, the 12 in marks
- * first in line. Width at `wide` becomes the width of the board.
- * Never throws: a table that is not one, or that makes no board, is refused with the reason.
- */
-export function boardFromStations(base: Board, csv: string): StationsRead {
-  const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
-  const fields = parsed.meta.fields ?? [];
-  if (!fields.includes('from') || !fields.includes('at_mm')) {
+/** How far the board made of a table is off one of its numbers: made less read, mm. */
+interface Residual {
+  place: StationPlace;
+  of: Measured;
+  off_mm: number;
+}
+export type StationsRead =
+  { ok: true; board: Board; rows: number; residuals: Residual[] } | { ok: false; reason: string };
+
+/** A heading as a column and its unit: “width_mm”, “Width (in)”, “rocker cm”. */
+function columnOf(heading: string): { key: keyof ReadRow; unit: Unit } | undefined {
+  const [, name, unit = 'mm'] = /^\s*([a-z]+)[\s_(]*(mm|cm|in|inch|inches|")?\s*\)?\s*$/i.exec(heading) ?? [];
+  if (name === undefined) return undefined;
+  if (name.toLowerCase() === 'from') return { key: 'from', unit: 'mm' };
+  const key = NAMES[name.toLowerCase()];
+  return key && { key, unit: /^(mm|cm)$/i.test(unit) ? (unit.toLowerCase() as Unit) : 'in' };
+}
+
+/** A number of a table, mm: with a comma for a point, as a fraction, with a unit of its own; or why it is none. */
+function lengthIn(text: string, unit: Unit, commas: boolean): Parsed {
+  const plain = commas ? text.replace(',', '.') : text;
+  const negative = /^\s*[-−]/.test(plain);
+  const bare = plain.replace(/^\s*[-−]\s*/, '');
+  const read = parseLength(
+    unit === 'cm' && /^[\d.]+$/.test(bare.trim()) ? `${bare} cm` : bare,
+    unit === 'in' ? 'in' : 'mm',
+  );
+  return read.ok && negative ? { ok: true, value: -read.value } : read;
+}
+
+/** The rows of a station table, or why it is none. Numbers with commas are read as such where the columns are kept apart by something else. */
+function rowsOf(csv: string): { ok: true; rows: ReadRow[] } | { ok: false; reason: string } {
+  if (csv.length > MOST_TEXT) return { ok: false, reason: 'The file is far too long for a station table.' };
+  const parsed = Papa.parse<string[]>(csv.trim(), { skipEmptyLines: true, delimitersToGuess: [',', ';', '\t', '|'] });
+  const [headings, ...data] = parsed.data;
+  const columns = (headings ?? []).map(columnOf);
+  const has = (key: keyof ReadRow) => columns.some((column) => column?.key === key);
+  if (!has('from') || !has('at_mm')) {
     return { ok: false, reason: 'The file is not a station table: it has no columns “from” and “at_mm”.' };
   }
+  if (data.length > MOST_ROWS) return { ok: false, reason: `The table has more than ${MOST_ROWS} rows.` };
+  const commas = parsed.meta.delimiter !== ',';
   const rows: ReadRow[] = [];
-  for (const [i, raw] of parsed.data.entries()) {
-    const given = Object.fromEntries(
-      Object.entries(raw).filter(([, text]) => text !== undefined && text.trim() !== ''),
-    );
-    const row = rowSchema.safeParse(given);
-    if (!row.success) {
-      const issue = row.error.issues[0];
-      return {
-        ok: false,
-        reason: `Line ${i + 2} of the table: ${issue.path.join('.')} cannot be read: ${issue.message}.`,
-      };
+  for (const [i, cells] of data.entries()) {
+    const row: Partial<ReadRow> = {};
+    for (const [k, column] of columns.entries()) {
+      const text = cells[k]?.trim() ?? '';
+      if (!column || text === '') continue;
+      const wrong = (why: string) => ({
+        ok: false as const,
+        reason: `Line ${i + 2} of the table: ${headings[k].trim()} cannot be read: ${why}`,
+      });
+      if (column.key === 'from') {
+        const from = FROM[text.toLowerCase()];
+        if (!from) return wrong(`“${text}” is none of nose, tail, centre and wide.`);
+        row.from = from;
+        continue;
+      }
+      const read = lengthIn(text, column.unit, commas);
+      if (!read.ok) return wrong(read.reason);
+      row[column.key] = read.value;
     }
-    rows.push(row.data);
+    if (row.from === undefined || row.at_mm === undefined) {
+      return { ok: false, reason: `Line ${i + 2} of the table does not say where it was read.` };
+    }
+    rows.push(row as ReadRow);
   }
-  if (rows.length === 0) return { ok: false, reason: 'The station table has no rows.' };
-  const board = withReadings(base, rows);
-  const opened = boardFrom(board);
-  if (opened.ok) return { ok: true, board: opened.board, rows: rows.length };
-  const first = opened.issues[0];
-  return { ok: false, reason: `The station table makes no board: ${first.path}: ${first.words}.` };
+  return rows.length > 0 ? { ok: true, rows } : { ok: false, reason: 'The station table has no rows.' };
 }
 
 /**
  * The length a station table was taken from: a station from the nose with its distance from the tail beside it, or the
  * other way round, adds up to it. Undefined where no row has both.
  */
-export function lengthOfStations(csv: string): number | undefined {
-  const { data } = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
-  for (const row of data) {
-    const [at, x] = [Number(row.at_mm ?? NaN), Number(row.x_mm ?? NaN)];
-    if (!Number.isFinite(at) || !Number.isFinite(x) || row.x_mm?.trim() === '') continue;
-    if (row.from === 'nose') return x + at;
-    if (row.from === 'centre') return 2 * (x - at);
+function lengthOf(rows: readonly ReadRow[]): number | undefined {
+  for (const { from, at_mm, x_mm } of rows) {
+    if (x_mm === undefined) continue;
+    if (from === 'nose') return x_mm + at_mm;
+    if (from === 'centre') return 2 * (x_mm - at_mm);
   }
   return undefined;
 }
 
-/** The 12 in marks first: they are the ones everybody measures. */
-function byImportance(a: ReadRow, b: ReadRow): number {
-  const rank = (row: ReadRow) => (Math.abs(row.at_mm - 304.8) < 1 ? 0 : 1);
-  return rank(a) - rank(b);
+const READERS: Readonly<Record<Measured, (shape: Shape, x_mm: number) => number>> = {
+  width_mm: (shape, x_mm) => 2 * halfBreadthAt(shape.outline, x_mm),
+  thickness_mm: (shape, x_mm) => thicknessAt(shape.foil, x_mm),
+  stringer_mm: stringerLineAt,
+};
+const MEASURED = Object.keys(READERS) as Measured[];
+
+/** How far a board is off every number of a table. */
+function residualsOf(board: Board, rows: readonly ReadRow[]): Residual[] {
+  const shape = shapeOf(board);
+  return rows.flatMap((row) =>
+    MEASURED.flatMap((of): Residual[] => {
+      const read = row[of];
+      if (read === undefined) return [];
+      const x_mm = Math.min(board.length_mm, Math.max(0, stationOfMark(row, shape.anchors)));
+      return [{ place: { from: row.from, at_mm: row.at_mm }, of, off_mm: READERS[of](shape, x_mm) - read }];
+    }),
+  );
 }
 
+const OF_WORDS: Readonly<Record<Measured, string>> = {
+  width_mm: 'width',
+  thickness_mm: 'thickness',
+  stringer_mm: 'lift',
+};
+
+/** The number that came out furthest off, in words. */
+export function furthestOff(residuals: readonly Residual[], style: LengthStyle): string {
+  const [worst] = [...residuals].sort((a, b) => Math.abs(b.off_mm) - Math.abs(a.off_mm));
+  if (!worst) return 'Nothing was measured but the length.';
+  const place = placeWords(worst.place, (mm) => lengthWords(mm, style));
+  return `Furthest off what was read: ${OF_WORDS[worst.of]} at ${place.toLowerCase()}, by ${Math.abs(worst.off_mm).toFixed(1)} mm.`;
+}
+
+/** Of these boards, each at the table's length, the one that is least off it: what no table says is as it is on that one. */
+function nearest(rows: readonly ReadRow[], among: readonly Board[]): Board {
+  const length_mm = lengthOf(rows);
+  const tried = among.map((model) => {
+    const board = length_mm === undefined ? model : withLength(model, length_mm);
+    const off = boardFrom(board).ok ? residualsOf(board, rows) : [{ off_mm: Infinity }];
+    return { board, off: off.reduce((sum, { off_mm }) => sum + Math.min(1e4, off_mm * off_mm), 0) };
+  });
+  // Lengths apart first: a stretch changes every line.
+  const apart = (board: Board, i: number) => Math.abs(among[i].length_mm - board.length_mm);
+  const scored = tried.map((entry, i) => ({ ...entry, off: entry.off * (1 + apart(entry.board, i) / 500) }));
+  return scored.reduce((best, entry) => (entry.off < best.off ? entry : best)).board;
+}
+
+/**
+ * A board of a station table: every number that was read is one of it, at the tips, at the wide point and where it is thickest too; what
+ * the table has no column for, and what lies between its rows, is as on the model that comes nearest to it. Residuals say how
+ * far each number came out off. Never throws: a table that is not one, or that makes no board, is refused with the reason.
+ */
+export function boardFromStations(csv: string, name: string, among: readonly Board[] = models()): StationsRead {
+  const read = rowsOf(csv);
+  if (!read.ok) return read;
+  const { rows } = read;
+  const board = withReadings({ ...nearest(rows, among), name }, rows);
+  const opened = boardFrom(board);
+  if (opened.ok) {
+    return { ok: true, board: opened.board, rows: rows.length, residuals: residualsOf(opened.board, rows) };
+  }
+  const first = opened.issues[0];
+  return { ok: false, reason: `The station table makes no board: ${first.path}: ${first.words}.` };
+}
+
+/** A mark of a table gives by so little: it is met to less than a tape reads. */
+const GIVE_mm = 0.03;
+/** Nearer than this to the wide point or the thickest place a row is that place. */
+const OWN_mm = 12;
+
 function withReadings(base: Board, rows: readonly ReadRow[]): Board {
-  const anchors = anchorsOf(base);
   const wide = rows.find((row) => row.from === 'wide' && Math.abs(row.at_mm) < 0.05);
-  const marksFrom = (key: 'width_mm' | 'thickness_mm' | 'stringer_mm', own_mm: number) => {
-    const taken = [0, own_mm, base.length_mm];
-    const marks: { from: StationPlace['from']; at_mm: number; value_mm: number }[] = [];
-    for (const row of [...rows].sort(byImportance)) {
-      const value_mm = row[key];
-      if (value_mm === undefined || marks.length >= MOST_MARKS) continue;
-      const x = stationOfMark(row, anchors);
-      if (taken.some((other) => Math.abs(other - x) < LEAST_GAP_mm)) continue;
-      taken.push(x);
-      marks.push({ from: row.from, at_mm: row.at_mm, value_mm });
-    }
-    return marks;
+  const outline = {
+    ...base.outline,
+    width_mm: wide?.width_mm ?? base.outline.width_mm,
+    widePoint_mm: wide?.x_mm === undefined ? base.outline.widePoint_mm : wide.x_mm - base.length_mm / 2,
   };
-  const widths = marksFrom('width_mm', anchors.wide_mm);
-  const thick = marksFrom('thickness_mm', base.length_mm / 2 + base.foil.thickest_mm);
-  const lifts = marksFrom('stringer_mm', base.length_mm / 2 + base.rocker.flatPoint_mm);
+  const moved = { ...base, outline };
+  return withTailWidth(withOutline(withRocker(withFoil(moved, rows), rows), rows), rows);
+}
+
+interface At {
+  x_mm: number;
+  row: ReadRow;
+  value_mm: number;
+}
+
+/** Where the rows lie on a board, tail first, and what they say of one line; one row a place. */
+function placedRows(board: Board, rows: readonly ReadRow[], of: Measured): At[] {
+  const anchors = anchorsOf(board);
+  return rows
+    .flatMap((row): At[] => {
+      const value_mm = row[of];
+      return value_mm === undefined ? [] : [{ x_mm: stationOfMark(row, anchors), row, value_mm }];
+    })
+    .sort((a, b) => a.x_mm - b.x_mm)
+    .filter(({ x_mm }, i, all) => i === 0 || x_mm - all[i - 1].x_mm > 0.5);
+}
+
+/** The board's own line and the difference read, run smoothly from row to row: what was measured, in the character of the base. */
+function asRead(
+  base: Board,
+  of: Measured,
+  read: readonly At[],
+  fixed: readonly number[] = [],
+): (x_mm: number) => number {
+  const shape = shapeOf(base);
+  const known = [
+    ...read.map(({ x_mm, value_mm }) => ({ x_mm, value: value_mm - READERS[of](shape, x_mm) })),
+    ...fixed.filter((x) => read.every(({ x_mm }) => Math.abs(x_mm - x) > OWN_mm)).map((x_mm) => ({ x_mm, value: 0 })),
+  ].sort((a, b) => a.x_mm - b.x_mm);
+  const off = cubicThrough(known);
+  return (x_mm) => READERS[of](shape, x_mm) + blendAt(off, x_mm);
+}
+
+const marksAt = (read: readonly At[]): (Mark & { give_mm: number })[] =>
+  read.map(({ row: { from, at_mm }, value_mm }) => ({ from, at_mm, value_mm, give_mm: GIVE_mm })).slice(0, MOST_MARKS);
+
+/** The row at a tip itself, if there is one. */
+const atTip = (read: readonly At[], x_mm: number) => read.find((at) => Math.abs(at.x_mm - x_mm) < 0.5)?.value_mm;
+
+function withFoil(base: Board, rows: readonly ReadRow[]): Board {
+  const read = placedRows(base, rows, 'thickness_mm');
+  if (read.length === 0) return base;
+  const { length_mm, foil } = base;
+  const line = asRead(base, 'thickness_mm', read);
+  const was = length_mm / 2 + foil.thickest_mm;
+  let thickest = was;
+  for (let x = 0.15 * length_mm; x <= 0.9 * length_mm; x += 2) if (line(x) > line(thickest)) thickest = x;
+  const most = Math.max(line(thickest), ...read.map(({ value_mm }) => value_mm + 0.01));
+  const inner = read.filter(
+    ({ x_mm }) => x_mm > OWN_mm && x_mm < length_mm - OWN_mm && Math.abs(x_mm - thickest) > OWN_mm,
+  );
   return {
     ...base,
-    outline: {
-      ...base.outline,
-      width_mm: wide?.width_mm ?? base.outline.width_mm,
-      marks: widths.length > 0 ? widths : base.outline.marks,
+    foil: {
+      ...foil,
+      thickness_mm: most,
+      thickest_mm: thickest - length_mm / 2,
+      noseTip_mm: Math.max(1, atTip(read, length_mm) ?? line(length_mm)),
+      tailTip_mm: Math.max(1, atTip(read, 0) ?? line(0)),
+      marks: marksAt(inner),
     },
-    foil: { ...base.foil, marks: thick.length > 0 ? thick : base.foil.marks },
-    rocker: { ...base.rocker, marks: lifts.length > 0 ? lifts : base.rocker.marks },
   };
+}
+
+function withRocker(base: Board, rows: readonly ReadRow[]): Board {
+  const read = placedRows(base, rows, 'stringer_mm');
+  if (read.length === 0) return base;
+  const { length_mm, rocker } = base;
+  // The lowest row lies on the straightedge, or near it: there the bottom is level.
+  const lowest = read.reduce((low, at) => (at.value_mm < low.value_mm ? at : low));
+  const was = length_mm / 2 + rocker.flatPoint_mm;
+  const line = asRead(base, 'stringer_mm', read, [was]);
+  let flat = Math.min(Math.max(was, lowest.x_mm - 200), lowest.x_mm + 200);
+  for (let x = flat - 200; x <= flat + 200; x += 2) if (line(x) < line(flat)) flat = x;
+  const inner = read.filter(
+    ({ x_mm, value_mm }) =>
+      x_mm > OWN_mm && x_mm < length_mm - OWN_mm && Math.abs(x_mm - flat) > OWN_mm && value_mm >= 0,
+  );
+  return {
+    ...base,
+    rocker: {
+      ...rocker,
+      flatPoint_mm: flat - length_mm / 2,
+      noseLift_mm: Math.max(0, atTip(read, length_mm) ?? line(length_mm)),
+      tailLift_mm: Math.max(0, atTip(read, 0) ?? line(0)),
+      marks: marksAt(inner),
+    },
+  };
+}
+
+function withOutline(base: Board, rows: readonly ReadRow[]): Board {
+  const read = placedRows(base, rows, 'width_mm');
+  if (read.length === 0) return base;
+  const { length_mm } = base;
+  const { wide_mm } = anchorsOf(base);
+  const reach = endReach(base.outline);
+  const inner = read.filter(
+    ({ x_mm }) =>
+      x_mm > Math.max(OWN_mm, reach.tail_mm) &&
+      x_mm < length_mm - Math.max(OWN_mm, reach.nose_mm) &&
+      Math.abs(x_mm - wide_mm) > OWN_mm,
+  );
+  // Where nobody said how wide it is at its widest, it is as wide as the line through what was read.
+  const isRead = read.some(({ row, x_mm }) => row.from === 'wide' && Math.abs(x_mm - wide_mm) < OWN_mm);
+  const width_mm = isRead
+    ? base.outline.width_mm
+    : Math.max(asRead(base, 'width_mm', read)(wide_mm), ...read.map(({ value_mm }) => value_mm + 0.02));
+  return { ...base, outline: { ...base.outline, width_mm, marks: marksAt(inner) } };
+}
+
+/** A tail is read no closer than this. */
+const TAIL_READ_mm = 0.5;
+
+/** A block as wide as the rows at the very tail say, where the corners reach over them: by bisection. */
+function withTailWidth(base: Board, rows: readonly ReadRow[]): Board {
+  const { tail } = base.outline;
+  if (!hasBlock(tail.kind)) return base;
+  const [first] = placedRows(base, rows, 'width_mm');
+  if (!first || first.x_mm > Math.max(60, endReach(base.outline).tail_mm)) return base;
+  const made = (block_mm: number): Board => ({ ...base, outline: { ...base.outline, tail: { ...tail, block_mm } } });
+  if (first.x_mm < 0.5) return made(first.value_mm);
+  // It may have come out so already.
+  if (Math.abs(2 * halfBreadthAt(shapeOf(base).outline, first.x_mm) - first.value_mm) < TAIL_READ_mm) return base;
+  let [low, high] = [0, Math.min(first.value_mm * 1.5, 0.9 * base.outline.width_mm)];
+  for (let k = 0; k < 24; k++) {
+    const middle = (low + high) / 2;
+    if (2 * halfBreadthAt(shapeOf(made(middle)).outline, first.x_mm) < first.value_mm) low = middle;
+    else high = middle;
+  }
+  return made((low + high) / 2);
 }

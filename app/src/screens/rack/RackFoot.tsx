@@ -2,20 +2,21 @@ import { Button } from 'antd';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import type { Board } from '@june-tide/core/document';
-import { withLength } from '@june-tide/core/edit';
 import { readBoardFile } from '@june-tide/core/files';
-import { models } from '@june-tide/core/models';
+import type { LengthStyle } from '@june-tide/core/units';
+import { useLengthStyle } from '../../parts/Measure.tsx';
 import { addBoard } from '../../store/shed.ts';
 
 /** The ways a board comes onto the rack: begun from a rider and a model, or read from a file. */
 export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
   const navigate = useNavigate();
+  const style = useLengthStyle();
   const picker = useRef<HTMLInputElement>(null);
   const tablePicker = useRef<HTMLInputElement>(null);
   const openFile = async (file: File | undefined) => {
     if (!file) return;
     const text = await file.text();
-    const read = /\.csv$/i.test(file.name) ? await measuredBoard(text, file.name) : readBoardFile(text);
+    const read = /\.csv$/i.test(file.name) ? await measuredBoard(text, file.name, style) : readBoardFile(text);
     if (read.ok) {
       const id = addBoard(read.board, null);
       await navigate(`/bay/${id}/outline`);
@@ -55,17 +56,20 @@ export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
   );
 }
 
-/** A board from the station table somebody measured: the model of that length is what the table does not say. */
+/** A board from the station table somebody measured; its notes say how far it came out off. */
 async function measuredBoard(
   text: string,
   fileName: string,
+  style: LengthStyle,
 ): Promise<{ ok: true; board: Board } | { ok: false; reason: string }> {
-  const { boardFromStations, lengthOfStations } = await import('@june-tide/core/files/packages');
-  const length_mm = lengthOfStations(text);
-  const near = [...models()].sort((a, b) => {
-    const off = (board: Board) => Math.abs(board.length_mm - (length_mm ?? board.length_mm));
-    return off(a) - off(b);
-  })[0];
-  const base = { ...near, name: fileName.replace(/\.csv$/i, '').slice(0, 80) || 'Measured board' };
-  return boardFromStations(length_mm === undefined ? base : withLength(base, length_mm), text);
+  const { boardFromStations, furthestOff } = await import('@june-tide/core/files/packages');
+  const name =
+    fileName
+      .replace(/\.csv$/i, '')
+      .trim()
+      .slice(0, 80) || 'Measured board';
+  const read = boardFromStations(text, name);
+  if (!read.ok) return read;
+  const notes = `From a station table of ${read.rows} rows. ${furthestOff(read.residuals, style)}`;
+  return { ok: true, board: { ...read.board, notes } };
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { Segmented } from 'antd';
-import { DRAWINGS, drawingToSvg, halfOutlineDrawing, withCheckSquare, writeBoardFile } from '@june-tide/core/files';
+import { drawingToSvg, halfOutlineDrawing, withCheckSquare, writeBoardFile } from '@june-tide/core/files';
 import { checkSquareOf, type PrintedOn } from '@june-tide/core/make';
 import { type PrintsOn, PRINTS_ON, settingsSchema } from '@june-tide/core/record';
 import { formatLitres } from '@june-tide/core/units';
@@ -8,12 +8,11 @@ import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { NumberField } from '../../../parts/NumberField.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
-import { solidClient } from '../../../workers/solidClient.ts';
 import { pdfFonts } from '../../../parts/pdfFonts.ts';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
-import { SOLID_FORMATS, type SolidFormat } from '../../../workers/solidMessages.ts';
 import { useBay } from '../useBay.ts';
+import { LinesAndSolids } from './LinesAndSolids.tsx';
 import { OtherTemplates } from './OtherTemplates.tsx';
 import { paperInName, type Printed } from './printed.ts';
 import { ticketExtras } from './ticketExtras.ts';
@@ -26,15 +25,6 @@ const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
   Tabloid: 'Tabloid',
   roll: 'Roll',
 };
-const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
-const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
-const SOLID_TYPES: Readonly<Record<SolidFormat, string>> = {
-  stl: 'model/stl',
-  '3mf': 'model/3mf',
-  obj: 'model/obj',
-  ply: 'application/octet-stream',
-};
-
 /** Paper to cut from, and files. Each is made here in the browser; nothing is sent anywhere. */
 export function PaperBench() {
   const { record, shape, rider, target } = useBay();
@@ -107,27 +97,7 @@ export function PaperBench() {
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
           )}
         </li>
-        <li className="choices">
-          {DRAWING_NAMES.map((key) =>
-            button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
-              const { drawingToDxf } = await import('@june-tide/core/files/packages');
-              const draw = key === 'half' ? halfOutlineDrawing : DRAWINGS[key].draw;
-              const drawing = draw(shape, style, { name: called });
-              saveFile(drawingToDxf(drawing), `${name}-${key}.dxf`, 'application/dxf');
-            }),
-          )}
-        </li>
-        <li className="choices">
-          {SOLID_FORMATS.map((to) =>
-            button(`solid as ${to}`, `Solid (${to.toUpperCase()})`, async () => {
-              saveFile(await solidClient.ask('solid', { board, to }), `${name}.${to}`, SOLID_TYPES[to]);
-            }),
-          )}
-          {button('station table', 'Station table (CSV)', async () => {
-            const { stationsToCsv } = await import('@june-tide/core/files/packages');
-            saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
-          })}
-        </li>
+        <LinesAndSolids called={called} button={button} />
         <OtherTemplates called={called} printedOn={printedOn} button={button} />
       </ul>
       <PrinterReading on={printedOn} />

@@ -1,0 +1,110 @@
+import { Segmented, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { DRAWINGS, halfOutlineDrawing, solidSizeWords, USUAL_CHORD_mm } from '@june-tide/core/files';
+import type { DxfCurves } from '@june-tide/core/files/packages';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
+import { fileName, saveFile } from '../../../parts/saveFile.ts';
+import { solidClient } from '../../../workers/solidClient.ts';
+import { SOLID_FORMATS, type SolidFormat } from '../../../workers/solidMessages.ts';
+import { useBay } from '../useBay.ts';
+import type { MakeButton } from './useMaking.tsx';
+
+const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
+const DRAWING_WORDS = { half: 'Half outline', rocker: 'Rocker', sections: 'Sections', fins: 'Fins' } as const;
+const SOLID_TYPES: Readonly<Record<SolidFormat, string>> = {
+  stl: 'model/stl',
+  '3mf': 'model/3mf',
+  obj: 'model/obj',
+  ply: 'application/octet-stream',
+};
+/** How far facets may lie off the board. */
+const CHORDS_mm = [1, 0.5, USUAL_CHORD_mm, 0.1, 0.05] as const;
+
+interface LinesAndSolidsProps {
+  /** The board and its number. */
+  called: string;
+  button: MakeButton;
+}
+
+/** Lines for a plotter or a router, and the solid as facets: how fine, and how large that comes out, before it is made. */
+export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
+  const { record, shape } = useBay();
+  const { board } = record;
+  const style = useLengthStyle();
+  const [curves, setCurves] = useState<DxfCurves>('polylines');
+  const [chord_mm, setChord] = useState<number>(USUAL_CHORD_mm);
+  const name = fileName(called);
+  return (
+    <>
+      <li className="choices">
+        {DRAWING_NAMES.map((key) =>
+          button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
+            const { drawingToDxf } = await import('@june-tide/core/files/packages');
+            const draw = key === 'half' ? halfOutlineDrawing : DRAWINGS[key].draw;
+            const drawing = draw(shape, style, { name: called });
+            saveFile(drawingToDxf(drawing, curves), `${name}-${key}.dxf`, 'application/dxf');
+          }),
+        )}
+        <Segmented<DxfCurves>
+          aria-label="Curves in DXF"
+          size="small"
+          value={curves}
+          options={[
+            { value: 'polylines', label: 'Polylines' },
+            { value: 'splines', label: 'Splines' },
+          ]}
+          onChange={setCurves}
+        />
+      </li>
+      <li className="choices">
+        {SOLID_FORMATS.map((to) =>
+          button(`solid as ${to}`, `Solid (${to.toUpperCase()})`, async () => {
+            saveFile(await solidClient.ask('solid', { board, to, chord_mm }), `${name}.${to}`, SOLID_TYPES[to]);
+          }),
+        )}
+        {button('station table', 'Station table (CSV)', async () => {
+          const { stationsToCsv } = await import('@june-tide/core/files/packages');
+          saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
+        })}
+        <Select<number>
+          aria-label="Facets within"
+          className="fit-150"
+          value={chord_mm}
+          onChange={setChord}
+          options={CHORDS_mm.map((value) => ({ value, label: `within ${value} mm` }))}
+        />
+        <Facets chord_mm={chord_mm} />
+      </li>
+    </>
+  );
+}
+
+/** How many facets that takes and how large the files come out: worked out while nothing is waiting for it. */
+function Facets({ chord_mm }: { chord_mm: number }) {
+  const { record } = useBay();
+  const { board } = record;
+  const [found, setFound] = useState<{ facets: number; error_mm: number; of: unknown; chord_mm: number }>();
+  useEffect(() => {
+    let wanted = true;
+    void solidClient.ask('facets', { board, chord_mm }).then(
+      (answer) => {
+        if (wanted) setFound({ ...answer, of: board, chord_mm });
+      },
+      // Without the worker nothing is made either: its buttons say so.
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [board, chord_mm]);
+  if (!found || found.of !== board || found.chord_mm !== chord_mm) return null;
+  const { facets, error_mm } = found;
+  const short = error_mm > chord_mm ? `; the finest there is lies within ${error_mm.toFixed(2)} mm` : '';
+  return (
+    <span className="quiet" data-testid="facets">
+      {facets.toLocaleString('en')} facets: STL {solidSizeWords('stl', facets)}, 3MF about{' '}
+      {solidSizeWords('3mf', facets)}
+      {short}
+    </span>
+  );
+}
