@@ -1,4 +1,5 @@
 // From the design to foam and glass.
+import { unzipSync } from 'fflate';
 import { readPdf } from '../core/src/testing/pdf.ts';
 import { choose, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
@@ -151,4 +152,21 @@ test('lines go out as splines, and a solid says how large it comes out before it
   const facets = Number((await said.innerText()).replace(/,/g, '').match(/^\d+/)?.[0]);
   const stl = await taken(page, () => page.getByRole('button', { name: 'Solid (STL)' }).click());
   expect(stl.bytes.readUInt32LE(80)).toBe(facets);
+});
+
+test('all papers of a board come as one zip, and each is seen with its sheets before it is printed', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  const half = page.getByRole('img', { name: /^Half outline: / });
+  await expect(half).toHaveAccessibleName('Half outline: 11 sheets of A4, and one with the map');
+  await page.getByText('A3', { exact: true }).click();
+  await expect(half).toHaveAccessibleName(/^Half outline: 5 sheets of A3, on their side, and one with the map$/);
+  const zip = await taken(page, () => page.getByRole('button', { name: 'All papers of this board (zip)' }).click());
+  expect(zip.name).toMatch(/^slack-water-\d+-papers-a3\.zip$/);
+  const files = unzipSync(zip.bytes);
+  expect(Object.keys(files).sort()[0]).toBe('00-contents.pdf');
+  const template = await readPdf(files['03-half-outline.pdf']);
+  expect(template).toHaveLength(6);
 });

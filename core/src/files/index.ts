@@ -7,3 +7,4 @@ export { meshToStl } from './stl.ts';
 export { drawingToSvg, withCheckSquare } from './svg.ts';
 export { halfOutlineDrawing, sizeLine } from './templateDrawing.ts';
 export { BYTES_A_FACET, solidSizeWords, USUAL_CHORD_mm } from './solidFiles.ts';
+export { type Sheets, sheetsOf, windowOrigin } from './pdf/sheets.ts';

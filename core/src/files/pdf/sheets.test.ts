@@ -1,6 +1,7 @@
 // A printer that is out, every paper, every drawing: what is laid together is true; labels can be read on every sheet.
 import { describe, expect, it } from '@jest/globals';
 import fontkit from '@pdf-lib/fontkit';
+import { strFromU8, unzipSync } from 'fflate';
 import type { Board } from '../../document/schema.ts';
 import type { PrintedOn } from '../../make/paper.ts';
 import { modelNamed, models } from '../../models/models.ts';
@@ -10,9 +11,11 @@ import { type PdfPageRead, readPdf } from '../../testing/pdf.ts';
 import { thinned } from '../../testing/runs.ts';
 import type { LengthStyle } from '../../units/format.ts';
 import { DRAWINGS, type DrawingName } from '../boardDrawings.ts';
+import { readBoardFile } from '../boardFile.ts';
 import { type Drawing, extentOf } from '../drawing.ts';
 import { boxOf, textWidth_mm } from '../labels.ts';
 import { halfOutlineDrawing } from '../templateDrawing.ts';
+import { papersZip } from './papersZip.ts';
 import { labelsOn, type PrinterReading, sheetsOf } from './sheets.ts';
 import { drawingPdf, templatePdf } from './templatePdf.ts';
 
@@ -241,3 +244,37 @@ async function fontsIn(bytes: Uint8Array): Promise<{ fonts: number[]; embedded: 
   });
   return { fonts, embedded: embedded.every(Boolean) };
 }
+
+describe('all papers of a board', () => {
+  it('are in one zip: contents first, each with its pages, the board with them; the same bytes again', async () => {
+    const shape = shapeOf(modelNamed('Kettle')!);
+    const papers = {
+      name: 'Kettle 7',
+      printing: plain('A3'),
+      onePage: 'A4' as const,
+      extras: { id: 'k', number: 7, riderName: 'Maren' },
+    };
+    const heard: string[] = [];
+    const bytes = await papersZip(shape, papers, (words) => heard.push(words));
+    const files = unzipSync(bytes);
+    const names = Object.keys(files).sort();
+    expect(names[0]).toBe('00-contents.pdf');
+    expect(names.at(-1)).toBe('board.json');
+    expect(names).toHaveLength(1 + 3 + Object.keys(DRAWINGS).length + 1);
+    expect(heard).toHaveLength(names.length - 2);
+    const [contents] = await readPdf(files['00-contents.pdf']);
+    const said = contents.texts.map(({ text }) => text);
+    for (const [i, name] of names.slice(1, -1).entries()) {
+      const pages = await readPdf(files[name]);
+      // "12 pages" stands in the row of the paper it is of.
+      const row = contents.texts.find(({ text }) => text.startsWith(String(i + 1).padStart(2, '0')))!;
+      const count = contents.texts.find(
+        ({ y_mm, text }) => Math.abs(y_mm - row.y_mm) < 0.1 && text.endsWith(pages.length === 1 ? 'page' : 'pages'),
+      )!;
+      expect([name, count.text]).toEqual([name, `${pages.length} ${pages.length === 1 ? 'page' : 'pages'}`]);
+    }
+    expect(said.join(' ')).toContain('Kettle 7');
+    expect(readBoardFile(strFromU8(files['board.json'])).ok).toBe(true);
+    expect(Buffer.from(await papersZip(shape, papers)).equals(Buffer.from(bytes))).toBe(true);
+  }, 60_000);
+});

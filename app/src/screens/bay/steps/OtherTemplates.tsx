@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { type DrawingName, DRAWINGS, drawingToSvg, withCheckSquare } from '@june-tide/core/files';
 import { checkSquareOf } from '@june-tide/core/make';
 import { placeWords, USUAL_STATIONS } from '@june-tide/core/measure';
@@ -9,6 +9,7 @@ import { pdfFonts } from '../../../parts/pdfFonts.ts';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
+import { SheetsPreview } from './SheetsPreview.tsx';
 import type { MakeButton } from './useMaking.tsx';
 import { paperInName, type Printed } from './printed.ts';
 
@@ -31,12 +32,16 @@ export function OtherTemplates({ called, printedOn, button }: OtherTemplatesProp
   const [chosen, setChosen] = useState<number[]>([]);
   /** Gauges and sections are cut at stations: at those that were chosen, or at all the usual ones. */
   const atStations = other === 'railGauges' || other === 'bottomGauges' || other === 'sections';
-  const drawOther = () =>
-    DRAWINGS[other].draw(shape, style, {
-      name: called,
-      bands: record.bands,
-      ...(atStations && chosen.length > 0 ? { places: chosen.map((i) => USUAL_STATIONS[i]) } : {}),
-    });
+  const { bands } = record;
+  const drawing = useMemo(
+    () =>
+      DRAWINGS[other].draw(shape, style, {
+        name: called,
+        bands,
+        ...(atStations && chosen.length > 0 ? { places: chosen.map((i) => USUAL_STATIONS[i]) } : {}),
+      }),
+    [shape, style, called, bands, other, atStations, chosen],
+  );
   const file = fileName(called, other);
 
   return (
@@ -76,16 +81,17 @@ export function OtherTemplates({ called, printedOn, button }: OtherTemplatesProp
           hints: ['Lay the sheets with the crosses on one another.'],
         };
         const printing = { on: printedOn, style, reading: printer, fonts: await pdfFonts() };
-        const bytes = await drawingPdf(drawOther(), heading, printing);
+        const bytes = await drawingPdf(drawing, heading, printing);
         saveFile(bytes, `${file}-${paperInName(printedOn)}.pdf`, 'application/pdf');
       })}
       {button('drawing of it', 'SVG', () =>
-        saveFile(drawingToSvg(withCheckSquare(drawOther(), checkSquareOf(printedOn))), `${file}.svg`, 'image/svg+xml'),
+        saveFile(drawingToSvg(withCheckSquare(drawing, checkSquareOf(printedOn))), `${file}.svg`, 'image/svg+xml'),
       )}
       {button('lines of it', 'DXF', async () => {
         const { drawingToDxf } = await import('@june-tide/core/files/packages');
-        saveFile(drawingToDxf(drawOther()), `${file}.dxf`, 'application/dxf');
+        saveFile(drawingToDxf(drawing), `${file}.dxf`, 'application/dxf');
       })}
+      <SheetsPreview drawing={drawing} on={printedOn} reading={printer} words={DRAWINGS[other].words} />
     </li>
   );
 }

@@ -14,6 +14,7 @@ import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { LinesAndSolids } from './LinesAndSolids.tsx';
 import { OtherTemplates } from './OtherTemplates.tsx';
+import { SheetsPreview } from './SheetsPreview.tsx';
 import { paperInName, type Printed } from './printed.ts';
 import { ticketExtras } from './ticketExtras.ts';
 import { useMaking } from './useMaking.tsx';
@@ -31,7 +32,7 @@ export function PaperBench() {
   const { paper, roll_mm, printer } = useShed((shed) => shed.settings);
   const workshop = useShed((shed) => shed.settings.workshop);
   const shelf = useShed((shed) => shed.shelf);
-  const onePage = paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4';
+  const onePage: 'A4' | 'Letter' = paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4';
   const printedOn: Printed = paper === 'roll' ? { roll_mm } : paper;
   const style = useLengthStyle();
   const { board } = record;
@@ -40,6 +41,11 @@ export function PaperBench() {
   const square = checkSquareOf(printedOn);
   const print = async () => ({ on: printedOn, style, reading: printer, fonts: await pdfFonts() });
 
+  const extras = () => ({
+    ...(rider ? { riderName: rider.name } : {}),
+    ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
+    ...ticketExtras(record, shelf, workshop),
+  });
   const { button, holder } = useMaking();
   return (
     <div role="group" aria-label="Paper and files">
@@ -69,17 +75,29 @@ export function PaperBench() {
               'image/svg+xml',
             ),
           )}
+          {button('papers', 'All papers of this board (zip)', async () => {
+            const { papersZip } = await import('@june-tide/core/files/pdf');
+            const papers = {
+              name: called,
+              printing: await print(),
+              onePage,
+              extras: extras(),
+              choices: { bands: record.bands },
+            };
+            saveFile(await papersZip(shape, papers), `${name}-papers-${paperInName(printedOn)}.zip`, 'application/zip');
+          })}
+          <SheetsPreview
+            drawing={halfOutlineDrawing(shape, style)}
+            on={printedOn}
+            reading={printer}
+            words="Half outline"
+          />
         </li>
         <li className="choices">
           {button('ticket', 'Ticket, one page (PDF)', async () => {
             const { ticketPdf } = await import('@june-tide/core/files/pdf');
-            const extras = {
-              ...(rider ? { riderName: rider.name } : {}),
-              ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
-              ...ticketExtras(record, shelf, workshop),
-            };
             saveFile(
-              await ticketPdf(shape, onePage, style, await pdfFonts(), extras),
+              await ticketPdf(shape, onePage, style, await pdfFonts(), extras()),
               `${name}-ticket-${paperInName(onePage)}.pdf`,
               'application/pdf',
             );
