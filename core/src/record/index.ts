@@ -1,4 +1,5 @@
 export { type BoardRecord, boardRecordFrom, boardRecordSchema, MOST_RIDES } from './record.ts';
+export { recordJsonSchemas, writeRiderSheet } from './riderSheet.ts';
 export { madeFor, type MadeFor } from './riderHistory.ts';
 export {
   type KeptPart,

@@ -2,13 +2,13 @@ import { Button } from 'antd';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { changeWords } from '@june-tide/core/measure';
-import { madeFor, type MadeFor } from '@june-tide/core/record';
+import { madeFor, type MadeFor, writeRiderSheet } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { dateWords } from '../../parts/days.ts';
 import { BuiltText, Measure, useLengthStyle } from '../../parts/Measure.tsx';
-import { saveFile } from '../../parts/saveFile.ts';
+import { fileName, saveFile } from '../../parts/saveFile.ts';
 import { ABILITY_WORDS, FITNESS_WORDS, STANCE_WORDS, wavesWords } from '../../parts/words.ts';
 import { measuresFor } from '../../store/derived.ts';
 import { useShed } from '../../store/shed.ts';
@@ -45,8 +45,7 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
         <Button
           onClick={() => {
             const boards = made.map(({ record }) => record);
-            const sheet = { format: 'june-tide-rider', version: 1, rider, boards };
-            saveFile(`${JSON.stringify(sheet, null, 2)}\n`, `${rider.name.toLowerCase()}.json`, 'application/json');
+            saveFile(writeRiderSheet(rider, boards), `${fileName(rider.name)}.json`, 'application/json');
           }}
         >
           All that is kept of them (JSON)
