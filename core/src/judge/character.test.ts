@@ -81,7 +81,8 @@ describe('from words to levers', () => {
       for (const change of changes) {
         expect(boardIssues(change.board)).toEqual([]);
         const groups = new Set(leverDifferences(modelNamed('Two Stairs')!, change.board).map(({ group }) => group));
-        // A beak is foam at the tip and the deck over it.
+        // A longer board is another size of all of it; a beak is foam at the tip and the deck over it.
+        if (change.lever === 'length') continue;
         expect([...groups]).toHaveLength(change.lever === 'beak' ? 2 : 1);
       }
     }

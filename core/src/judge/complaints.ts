@@ -79,6 +79,7 @@ export const COMPLAINTS: readonly Complaint[] = [
       down('tailWidth'),
       down('widePoint'),
       up('curvier'),
+      down('length'),
       { lever: 'wing', way: 1, school: ['wings', 'help'] },
     ],
   },
@@ -90,7 +91,15 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'chatters',
     words: 'Chatters in chop',
-    suspects: [up('foreVee'), up('roll'), down('foreEdge'), down('block'), down('concave'), up('roundedPin')],
+    suspects: [
+      up('foreVee'),
+      up('roll'),
+      down('foreEdge'),
+      down('block'),
+      down('concave'),
+      down('channels'),
+      up('roundedPin'),
+    ],
     besides: {
       words: 'A little weight steadies it: another layer on the deck of the next one, on the Make step, under Glass.',
       school: ['weight', 'carries'],
@@ -99,7 +108,7 @@ export const COMPLAINTS: readonly Complaint[] = [
   {
     id: 'heavy-bogs',
     words: 'Heavy rider bogs off the bottom',
-    suspects: [up('block'), up('railFullness'), up('concave'), up('tailWidth')],
+    suspects: [up('block'), up('railFullness'), up('flat'), up('concave'), up('tailWidth')],
   },
   {
     id: 'nose-catches',
@@ -132,6 +141,7 @@ export const COMPLAINTS: readonly Complaint[] = [
     words: 'Hard to paddle, late to the feet',
     suspects: [
       up('thickness'),
+      up('length'),
       up('foilForward'),
       down('noseRocker'),
       { lever: 'noseHollow', way: 1, school: ['shortNose', 'concave'] },

@@ -4,6 +4,8 @@ interface PdfText {
   text: string;
   x_mm: number;
   y_mm: number;
+  /** How long it is along its line. */
+  width_mm: number;
 }
 
 interface PdfPath {
@@ -34,7 +36,14 @@ export async function readPdf(bytes: Uint8Array): Promise<PdfPageRead[]> {
     const content = await page.getTextContent();
     const texts = content.items.flatMap((item): PdfText[] =>
       'str' in item && item.str.trim() !== ''
-        ? [{ text: item.str, x_mm: Number(item.transform[4]) * MM, y_mm: Number(item.transform[5]) * MM }]
+        ? [
+            {
+              text: item.str,
+              x_mm: Number(item.transform[4]) * MM,
+              y_mm: Number(item.transform[5]) * MM,
+              width_mm: item.width * MM,
+            },
+          ]
         : [],
     );
     const list = await page.getOperatorList();

@@ -130,6 +130,28 @@ describe('the wall sheet', () => {
     }
   });
 
+  it.each([[{ kind: 'fraction', denominator: 32 }], [{ kind: 'mm' }]] as const)(
+    'has no column run into the next on any paper, written %j',
+    async (written) => {
+      for (const paper of ['A4', 'Letter', 'A3'] as const) {
+        for (const name of ['Long Quay', 'Kettle']) {
+          const [page] = await readPdf(
+            await wallSheetPdf(shapeOf(modelNamed(name)!), paper, written, FONTS, { name: `${name} 118` }),
+          );
+          for (const y of new Set(page.texts.map(({ y_mm }) => y_mm))) {
+            const across = page.texts.filter(({ y_mm }) => y_mm === y).sort((a, b) => a.x_mm - b.x_mm);
+            across.slice(1).forEach((text, i) => {
+              const before = across[i];
+              const gap = text.x_mm - (before.x_mm + before.width_mm);
+              expect([before.text, text.text, gap > 1]).toEqual([before.text, text.text, true]);
+            });
+          }
+        }
+      }
+    },
+    60_000,
+  );
+
   it('names no rider where there is none', async () => {
     const [page] = await readPdf(await wallSheetPdf(shape, 'A4', style, FONTS, { name: 'Slack Water 118' }));
     expect(page.texts.map(({ text }) => text).join(' ')).not.toContain('for ');
