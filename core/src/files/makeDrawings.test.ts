@@ -3,6 +3,7 @@ import { thinned } from '../testing/runs.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { modelNamed, models } from '../models/models.ts';
+import { bottomPoint } from '../section/section.ts';
 import { sectionRing } from '../section/walk.ts';
 import { boxOf } from './labels.ts';
 import { halfOutlineDrawing } from './templateDrawing.ts';
@@ -87,6 +88,44 @@ describe('bottom gauges', () => {
     // 0.19 in of single concave 16 in from the tail, as the model has it.
     expect(edge[middle].y_mm - edge[0].y_mm).toBeCloseTo(0.19 * 25.4, 2);
     expect(edge[0].y_mm).toBeCloseTo(edge[2 * middle].y_mm, 9);
+  });
+});
+
+describe('gauges of channels', () => {
+  const channels = {
+    ...modelNamed('Slack Water')!,
+    bottom: {
+      layers: [
+        {
+          kind: 'channels' as const,
+          width: 0.8,
+          count: 3,
+          depths: [
+            { from: 'tail' as const, at_mm: 0, value_mm: 8 },
+            { from: 'tail' as const, at_mm: 500, value_mm: 8 },
+            { from: 'centre' as const, at_mm: 0, value_mm: 0 },
+          ],
+        },
+      ],
+    },
+  };
+  const deep = shapeOf(channels);
+
+  it.each([150, 304.8, 480])('%s mm up: both cards lie on the bottom within 0.05 mm, corners and walls too', (x) => {
+    const section = sectionAt(deep, x)!;
+    const lowered = railProfile(section, GAUGE_REACH_mm).map((p) => ({ ...p, x_mm: p.x_mm + section.half_mm }));
+    const at = { y_mm: 0, z_mm: 0 };
+    let [worst, outer] = [0, 0];
+    for (let k = 0; k <= 2000; k++) {
+      bottomPoint(section, (section.bottomEnd * k) / 2000, at);
+      const here = { x_mm: at.y_mm, y_mm: at.z_mm };
+      const off = distanceTo(bottomEdge(section), here);
+      if (off > worst) worst = off;
+      if (at.y_mm < section.half_mm - GAUGE_REACH_mm + 1) continue;
+      const offRail = distanceTo(lowered, here);
+      if (offRail > outer) outer = offRail;
+    }
+    expect([worst < 0.05, outer < 0.05]).toEqual([true, true]);
   });
 });
 

@@ -118,7 +118,11 @@ function heard(c: Case, rules: readonly Rule[]) {
     return finding ? [{ rule, finding }] : [];
   });
   const silenced = new Set(speaking.flatMap(({ rule }) => SILENCES[rule.id] ?? []));
-  const standing = speaking.filter(({ rule }) => !silenced.has(rule.id));
+  const unsilenced = speaking.filter(({ rule }) => !silenced.has(rule.id));
+  // Thicker with thinner rails is one hand undoing the other: whoever asks for thickness is heard, the rail follows it.
+  const thicker = unsilenced.find(({ rule }) => rule.lever?.id === 'thickness')?.rule.lever?.way;
+  const undoes = ({ lever: cure }: Rule) => cure?.id === 'railFullness' && cure.way !== thicker;
+  const standing = thicker === undefined ? unsilenced : unsilenced.filter(({ rule }) => !undoes(rule));
   const asked = new Set(standing.filter(({ rule }) => !rule.general).map(({ rule }) => rule.lever?.id));
   return standing.filter(({ rule }) => !rule.general || !asked.has(rule.lever?.id));
 }

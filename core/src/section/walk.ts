@@ -165,6 +165,9 @@ function pointShares(section: Section, count: number, from: number, to: number):
   });
 }
 
+/** So many pieces between two corners of channels. */
+const WALL = 16;
+
 /**
  * The bottom of a half section as shares of the half width to the edge, from the edge inward: evenly, the corners of channels among
  * them. What is drawn or cut to it has no corner cut off.
@@ -173,8 +176,14 @@ export function bottomShares(section: Section, count: number): number[] {
   const { bottom, notch_mm } = section.input;
   const [from, to] = [section.bottomEnd, notch_mm > 0 ? notch_mm / section.edgeY_mm : 0];
   const even = Array.from({ length: count + 1 }, (_, k) => from + ((to - from) * k) / count);
-  const corners = channelCorners(bottom).filter((v) => v < from && v > to);
-  return [...new Set([...even, ...corners])].sort((a, b) => b - a);
+  const corners = channelCorners(bottom)
+    .filter((v) => v < from && v > to)
+    .sort((a, b) => b - a);
+  // Walls are steep and rounded: finer between two corners.
+  const walls = corners
+    .slice(1)
+    .flatMap((v, n) => Array.from({ length: WALL - 1 }, (_, k) => v + ((corners[n] - v) * (k + 1)) / WALL));
+  return [...new Set([...even, ...corners, ...walls])].sort((a, b) => b - a);
 }
 
 /** The points of a half section, deck to bottom, as the walk has them. */
