@@ -174,15 +174,12 @@ function zipped(upper: readonly number[], lower: readonly number[], positions: F
   const area = ([a, b, c]: number[]) => Math.abs((y(b) - y(a)) * (z(c) - z(a)) - (y(c) - y(a)) * (z(b) - z(a))) / 2;
   // Chains that meet in a point begin or end there, without a triangle.
   const whole = (triangle: number[]) => new Set(triangle).size === 3;
-  const meeting = upper[upper.length - 1] === lower[lower.length - 1];
   let [i, k] = [0, 0];
   while (i + 1 < upper.length || k + 1 < lower.length) {
     const above = [upper[i], upper[i + 1] ?? -1, lower[k]];
     const below = [upper[i], lower[k + 1] ?? -1, lower[k]];
-    // Where they meet at the far end, neither goes there before the other is beside it.
-    const [restAbove, restBelow] = [upper.length - 1 - i, lower.length - 1 - k];
-    const mayAbove = restAbove > 0 && !(meeting && restAbove === 1 && restBelow > 1);
-    const mayBelow = restBelow > 0 && !(meeting && restBelow === 1 && restAbove > 1);
+    const mayAbove = i + 1 < upper.length;
+    const mayBelow = k + 1 < lower.length;
     let first = !mayBelow || (mayAbove && y(upper[i + 1]) < y(lower[k + 1]) - LEVEL_mm);
     if (mayAbove && mayBelow) {
       const [chosen, other] = first ? [above, below] : [below, above];
