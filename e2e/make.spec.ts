@@ -170,3 +170,65 @@ test('all papers of a board come as one zip, and each is seen with its sheets be
   const template = await readPdf(files['03-half-outline.pdf']);
   expect(template).toHaveLength(6);
 });
+
+test('pieces lie whole on sheets of paper and of ply, as many as the picture says', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await choose(page, 'Another template', 'Rail gauges');
+  const picture = page.getByRole('img', { name: /^rail gauges: / });
+  const said = /^rail gauges: (\d+) pieces, each whole, on (\d+) sheets of A4.*, and one that says which$/;
+  await expect(picture).toHaveAccessibleName(said);
+  const [, pieces, sheets] = said.exec((await picture.getAttribute('aria-label')) ?? '')!;
+  const pdf = await taken(page, () => page.getByRole('button', { name: 'Full size (PDF)', exact: true }).click());
+  const pages = await readPdf(pdf.bytes);
+  expect(pages).toHaveLength(1 + Number(sheets));
+  const cards = pages
+    .slice(1)
+    .flatMap(({ paths }) => paths.filter(({ closed, points }) => closed && points.length > 50));
+  expect(cards).toHaveLength(Number(pieces));
+
+  // On ply: sticks are too long for a short sheet, and said so; on a long one both lie on it, the edge with them.
+  await choose(page, 'Another template', /^Rocker sticks/);
+  await page.getByText('Ply or card', { exact: true }).click();
+  await type(page, 'Sheet, long', '70');
+  await expect(page.getByText('too large for the sheet: bottom stick, deck stick')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'DXF', exact: true })).toHaveCount(0);
+  await type(page, 'Sheet, long', '96');
+  await type(page, 'Kerf', '1/8');
+  await expect(page.getByText('2 pieces on 1 sheet')).toBeVisible();
+  const dxf = await taken(page, () => page.getByRole('button', { name: 'DXF', exact: true }).click());
+  expect(dxf.name).toMatch(/^slack-water-\d+-sticks\.dxf$/);
+  const text = dxf.bytes.toString('utf8');
+  for (const layer of ['sheet', 'bottom', 'deck', 'holes']) expect(text).toContain(`\n${layer}\n`);
+  // Kept with the shop's other choices.
+  await saved(page);
+  await page.reload();
+  await choose(page, 'Another template', /^Rocker sticks/);
+  await page.getByText('Ply or card', { exact: true }).click();
+  await expect(page.getByLabel('Kerf')).toHaveValue('1/8');
+});
+
+test('a paper goes to the printer instead of into a file', async ({ page }) => {
+  // Whoever prints would have a window of the system to press: here it is only noted that it was asked for.
+  await page.addInitScript(() => {
+    window.print = () => {
+      window.top!.document.body.dataset.printed = window.location.href;
+    };
+    const make = URL.createObjectURL.bind(URL);
+    URL.createObjectURL = (made: Blob) => {
+      Object.assign(window, { made });
+      return make(made);
+    };
+  });
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await page.getByText('Print it', { exact: true }).click();
+  await page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click();
+  await expect(page.locator('body')).toHaveAttribute('data-printed', /^blob:/, { timeout: 15_000 });
+  const bytes = await page.evaluate(async () => {
+    const { made } = window as unknown as { made: Blob };
+    return [...new Uint8Array(await made.arrayBuffer())];
+  });
+  const [ticket] = await readPdf(Buffer.from(bytes));
+  expect(ticket.texts.some(({ text }) => text.startsWith('Slack Water'))).toBe(true);
+});

@@ -2,6 +2,7 @@ import type { Board } from '@june-tide/core/document';
 import {
   type BYTES_A_FACET,
   type Drawing,
+  type DrawingName,
   DRAWINGS,
   drawingToSvg,
   halfOutlineDrawing,
@@ -68,20 +69,8 @@ export async function exportBoard(
 }
 
 async function printed(shape: Shape, choices: ExportChoices): Promise<Uint8Array> {
-  const on = paperOf(choices);
-  const drawing = drawingOf(shape, choices.drawing);
-  const { drawingPdf, templatePdf } = await import('@june-tide/core/files/pdf');
-  const printing = { on, style, fonts: await pdfFonts() };
-  const { drawing: which = 'half' } = choices;
-  if (which === 'half') return templatePdf(shape, printing);
-  const { words } = DRAWINGS[which as keyof typeof DRAWINGS];
-  const heading = {
-    name: shape.board.name,
-    drawing: words,
-    line: `${words}, full size`,
-    hints: ['Lay the sheets with the crosses on one another.'],
-  };
-  return drawingPdf(drawing, heading, printing);
+  const { boardPdf } = await import('@june-tide/core/files/pdf');
+  return boardPdf(drawingName(choices.drawing), shape, { on: paperOf(choices), style, fonts: await pdfFonts() });
 }
 
 /** What is printed on: a paper by its name, or a roll of a width. */
@@ -96,12 +85,16 @@ function paperOf({ paper = 'A4', roll }: ExportChoices): PrintedOn {
   throw new Told(`There is no paper “${paper}”; there are ${Object.keys(PAPERS).join(', ')} and roll.`);
 }
 
-function drawingOf(shape: Shape, name = 'half'): Drawing {
-  if (name === 'half') return halfOutlineDrawing(shape, style);
-  if (!Object.hasOwn(DRAWINGS, name)) {
-    throw new Told(`There is no drawing “${name}”; there are half, ${Object.keys(DRAWINGS).join(', ')}.`);
-  }
-  return DRAWINGS[name as keyof typeof DRAWINGS].draw(shape, style);
+/** @throws Told for a drawing there is not. */
+function drawingName(name = 'half'): DrawingName | 'half' {
+  const known = ['half' as const, ...(Object.keys(DRAWINGS) as DrawingName[])].find((key) => key === name);
+  if (known) return known;
+  throw new Told(`There is no drawing “${name}”; there are half, ${Object.keys(DRAWINGS).join(', ')}.`);
+}
+
+function drawingOf(shape: Shape, asked?: string): Drawing {
+  const name = drawingName(asked);
+  return name === 'half' ? halfOutlineDrawing(shape, style) : DRAWINGS[name].draw(shape, style);
 }
 
 function solidOf(

@@ -14,6 +14,8 @@ const POLICY = [
   "font-src 'self' data:",
   "worker-src 'self' blob:",
   "connect-src 'self'",
+  // A PDF made here is shown to the printer in a frame of its own.
+  "frame-src blob:",
   "object-src 'none'",
   "base-uri 'none'",
   "form-action 'self'",

@@ -1,35 +1,64 @@
-import { sectionAt, type Shape } from '../shape/shape.ts';
+import type { Shape } from '../shape/shape.ts';
 import { finPlan } from '../fins/finShape.ts';
 import { finSpots } from '../fins/spots.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { railLineAt, stringerLineAt } from '../measure/bottomLines.ts';
-import { stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
+import { stationTable } from '../measure/stationTable.ts';
 import { outlinePoints } from '../outline/outline.ts';
-import { sectionRing } from '../section/walk.ts';
 import { meshStations } from '../solid/stations.ts';
 import { formatLength, type LengthStyle, lengthWords } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
-import { type Drawing, type DrawingChoices, type DrawnLine, type DrawnText, framed } from './drawing.ts';
+import { type Drawing, type DrawingChoices, type DrawnLine, type DrawnText, framed, stacked } from './drawing.ts';
 import { bandsDrawing } from './bandsDrawing.ts';
-import { bottomGaugesDrawing, railGaugesDrawing, rockerSticksDrawing } from './makeDrawings.ts';
+import { bottomGauges, railGauges } from './gauges.ts';
+import { rockerSticks } from './rockerSticks.ts';
+import { sectionCards } from './sectionCards.ts';
 
 interface PlanPoint {
   x_mm: number;
   y_mm: number;
 }
 
-/** The drawings of one board that are written as SVG and DXF, by name. */
+type Draw<D> = (shape: Shape, style: LengthStyle, choices?: DrawingChoices) => D;
+
+interface BoardDrawing {
+  words: string;
+  draw: Draw<Drawing>;
+  /** What it is cut into, where it is of several pieces: each can lie on a sheet by itself. */
+  pieces?: Draw<Drawing[]>;
+}
+
+/** A drawing of several pieces, one over another. */
+const ofPieces = (words: string, titled: string, apart_mm: number, pieces: Draw<Drawing[]>): BoardDrawing => ({
+  words,
+  pieces,
+  draw: (shape, style, choices = {}) =>
+    stacked(`${choices.name ?? shape.board.name}, ${titled}`, pieces(shape, style, choices), apart_mm),
+});
+
+/** The drawings of one board that are written as PDF, SVG and DXF, by name. */
 export const DRAWINGS = {
   outline: { words: 'whole outline', draw: outlineDrawing },
   rocker: { words: 'rocker: bottom, deck and rail lines', draw: rockerDrawing },
-  sections: { words: 'cross-sections', draw: sectionsDrawing },
+  sections: ofPieces('cross-sections', 'sections', 10, sectionCards),
   fins: { words: 'fin layout', draw: finLayoutDrawing },
-  sticks: { words: 'rocker sticks: bottom and deck', draw: rockerSticksDrawing },
-  railGauges: { words: 'rail gauges', draw: railGaugesDrawing },
+  sticks: ofPieces('rocker sticks: bottom and deck', 'rocker sticks', 20, rockerSticks),
+  railGauges: ofPieces('rail gauges', 'rail gauges', 12, railGauges),
   bands: { words: 'rail bands: lines for deck and bottom', draw: bandsDrawing },
-  bottomGauges: { words: 'bottom gauges', draw: bottomGaugesDrawing },
-} as const;
+  bottomGauges: ofPieces('bottom gauges', 'bottom gauges', 12, bottomGauges),
+} as const satisfies Readonly<Record<string, BoardDrawing>>;
 export type DrawingName = keyof typeof DRAWINGS;
+
+/** What a drawing is cut into; itself where it is of one piece. */
+export function piecesOfDrawing(
+  name: DrawingName,
+  shape: Shape,
+  style: LengthStyle,
+  choices: DrawingChoices = {},
+): Drawing[] {
+  const { draw, pieces }: BoardDrawing = DRAWINGS[name];
+  return pieces ? pieces(shape, style, choices) : [draw(shape, style, choices)];
+}
 
 /** The whole outline, closed, tail at the left, with stringer, wide point and the usual stations. */
 function outlineDrawing(shape: Shape, style: LengthStyle, { name = shape.board.name }: DrawingChoices = {}): Drawing {
@@ -104,34 +133,6 @@ function rockerDrawing(shape: Shape, style: LengthStyle, { name = shape.board.na
     });
   }
   return framed(`${name}, rocker`, lines, texts);
-}
-
-/** Cross-sections at stations, one above another, tail lowest, each with its place. A split tail shows its right half. */
-function sectionsDrawing(
-  shape: Shape,
-  style: LengthStyle,
-  { name = shape.board.name, places = USUAL_STATIONS }: DrawingChoices = {},
-): Drawing {
-  const lines: DrawnLine[] = [];
-  const texts: DrawnText[] = [];
-  let base = 0;
-  for (const row of stationTable(shape, places).sort((a, b) => a.x_mm - b.x_mm)) {
-    const section = sectionAt(shape, row.x_mm);
-    if (!section) continue;
-    const ring = sectionRing(section);
-    const low = Math.min(...ring.map((p) => p.z_mm));
-    const high = Math.max(...ring.map((p) => p.z_mm));
-    lines.push({
-      layer: 'sections',
-      points: ring.map((p) => ({ x_mm: p.y_mm, y_mm: p.z_mm - low + base })),
-      closed: true,
-      weight_mm: 0.35,
-    });
-    const inches = `${lengthWords(row.x_mm, style)} from tail: ${formatLength(row.width_mm, style)} x ${formatLength(row.thickness_mm, style)}`;
-    texts.push({ layer: 'text', x_mm: Math.min(...ring.map((p) => p.y_mm)), y_mm: base - 6, size_mm: 4, text: inches });
-    base += high - low + 20;
-  }
-  return framed(`${name}, sections`, lines, texts);
 }
 
 /** So much of the tail is drawn with the fins. */

@@ -82,3 +82,34 @@ export function framed(title: string, drawn: readonly DrawnLine[], said: readonl
     texts: texts.map(moved),
   };
 }
+
+/** A drawing moved. */
+export function movedBy(drawing: Drawing, dx_mm: number, dy_mm: number): Pick<Drawing, 'lines' | 'texts'> {
+  const to = <P extends { x_mm: number; y_mm: number }>(p: P): P => ({
+    ...p,
+    x_mm: p.x_mm + dx_mm,
+    y_mm: p.y_mm + dy_mm,
+  });
+  return {
+    lines: drawing.lines.map((line) => ({ ...line, points: line.points.map(to) })),
+    texts: drawing.texts.map(to),
+  };
+}
+
+/** Drawings one over another on a common middle, the first lowest, so far apart. */
+export function stacked(title: string, pieces: readonly Drawing[], apart_mm: number): Drawing {
+  const width_mm = Math.max(0, ...pieces.map((piece) => piece.width_mm));
+  let base = 0;
+  const laid = pieces.map((piece) => {
+    const moved = movedBy(piece, (width_mm - piece.width_mm) / 2, base);
+    base += piece.height_mm + apart_mm;
+    return moved;
+  });
+  return {
+    title,
+    width_mm,
+    height_mm: Math.max(0, base - apart_mm),
+    lines: laid.flatMap(({ lines }) => lines),
+    texts: laid.flatMap(({ texts }) => texts),
+  };
+}

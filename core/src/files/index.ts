@@ -1,7 +1,9 @@
 export { bandLines } from './bandsDrawing.ts';
-export { type DrawingName, DRAWINGS } from './boardDrawings.ts';
+export { type DrawingName, DRAWINGS, piecesOfDrawing } from './boardDrawings.ts';
 export { readBoardFile, writeBoardFile } from './boardFile.ts';
-export type { Drawing } from './drawing.ts';
+export type { Drawing, DrawingChoices } from './drawing.ts';
+export { type Nested, nested, withEdge } from './nesting.ts';
+export { type Laying, type OnPaper, onPaper } from './pdf/onPaper.ts';
 export { meshToObj, meshToPly } from './obj.ts';
 export { meshToStl } from './stl.ts';
 export { drawingToSvg, withCheckSquare } from './svg.ts';

@@ -23,7 +23,9 @@ const LOOKS: Readonly<Record<string, LayerLook>> = {
   rail: THOUGHT,
   datum: THOUGHT,
   'check-square': THOUGHT,
+  sheet: THOUGHT,
 };
 
 /** Layers without a look of their own are cut. */
 export const lookOf = (layer: string): LayerLook => LOOKS[layer] ?? CUT;
+export const isCut = (layer: string): boolean => lookOf(layer) === CUT;

@@ -4,3 +4,4 @@ export { meshToThreeMf } from './threeMf.ts';
 export { boardFromStations, furthestOff, stationsToCsv } from './stationCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';
+export { zipOf } from './zipOf.ts';

@@ -70,4 +70,4 @@ export {
   workshopSchema,
 } from './workshop.ts';
 
-export { type CheckSquare, checkSquareOf, LEAST_ROLL_mm, PAPERS, type PrintedOn } from './paper.ts';
+export { type CheckSquare, checkSquareOf, LEAST_ROLL_mm, type Paper, PAPERS, type PrintedOn } from './paper.ts';

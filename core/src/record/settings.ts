@@ -35,6 +35,13 @@ export const settingsSchema = z.strictObject({
   paper: z.enum(PRINTS_ON),
   /** Width of the roll, where paper comes from one. */
   roll_mm: z.number().min(250).max(2000),
+  /** Sheets of ply or card that templates are cut from, how far pieces lie apart and what the cut takes away. */
+  stock: z.strictObject({
+    length_mm: z.number().min(200).max(6000),
+    width_mm: z.number().min(200).max(3000),
+    gap_mm: z.number().min(0).max(100),
+    kerf_mm: z.number().min(0).max(20),
+  }),
   /** What the check square measured on this printer. */
   printer: z.strictObject({ across_mm: checkSquare, along_mm: checkSquare }),
   /** How a length is said: straight from tip to tip, or by a tape along the bottom. */
@@ -57,6 +64,7 @@ export const USUAL_SETTINGS: Settings = {
   light: 'day',
   paper: 'A4',
   roll_mm: 609.6,
+  stock: { length_mm: 2438.4, width_mm: 1219.2, gap_mm: 6, kerf_mm: 0 },
   printer: { across_mm: 100, along_mm: 100 },
   lengthAlong: 'straight',
   reading: 'flat',

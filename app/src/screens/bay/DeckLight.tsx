@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useShed } from '../../store/shed.ts';
 import { Latest } from '../../workers/latest.ts';
-import type { DeckPicture, SolidWork } from '../../workers/solidMessages.ts';
-import { solidClient } from '../../workers/solidClient.ts';
+import type { DeckPicture, Work } from '../../workers/workMessages.ts';
+import { solidClient } from '../../workers/workClient.ts';
 import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 
@@ -44,7 +44,7 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
   const [shade] = useState(
     () =>
       new Latest(
-        (of: SolidWork['shade']['of']) => solidClient.ask('shade', of),
+        (of: Work['shade']['of']) => solidClient.ask('shade', of),
         (drawn) => {
           picture.current = { drawn, image: pictureOf(drawn, picture.current?.image) };
           paintSoon(state.current);

@@ -1,15 +1,15 @@
-import { strToU8, zipSync } from 'fflate';
 import type { Paper } from '../../make/paper.ts';
 import { DRAWINGS, type DrawingName } from '../boardDrawings.ts';
 import type { DrawingChoices } from '../drawing.ts';
 import { writeBoardFile } from '../boardFile.ts';
-import { halfOutlineDrawing } from '../templateDrawing.ts';
 import type { Shape } from '../../shape/shape.ts';
+import { boardPdf } from './boardPapers.ts';
+import { onPaper, sheetCount } from './onPaper.ts';
+import { zipOf } from '../zipOf.ts';
 import { faceFor } from './fonts.ts';
 import { newDocument } from './newDocument.ts';
 import { POINT_PER_mm, writeText } from './pen.ts';
-import { sheetsOf } from './sheets.ts';
-import { drawingPdf, type Printing, templatePdf } from './templatePdf.ts';
+import type { Printing } from './firstPage.ts';
 import { ticketPdf, type TicketExtras } from './ticketPdf.ts';
 import { firstPageOf } from './tiling.ts';
 import { wallSheetPdf } from './wallSheetPdf.ts';
@@ -44,10 +44,6 @@ export async function papersZip(
 ): Promise<Uint8Array> {
   const { name, printing, onePage, extras, choices = {} } = papers;
   const { on, style, fonts, reading } = printing;
-  const pagesOf = (drawn: Parameters<typeof sheetsOf>[0]) => {
-    const { columns, rows } = sheetsOf(drawn, on, reading).tiling;
-    return 1 + columns * rows;
-  };
   const entries: Entry[] = [];
   const add = async (file: string, words: string, pages: number, make: () => Promise<Uint8Array>) => {
     said(words);
@@ -57,33 +53,19 @@ export async function papersZip(
   await add('wall-sheet.pdf', 'wall sheet, in large type', 1, () =>
     wallSheetPdf(shape, onePage, style, fonts, { name, ...(extras.riderName ? { riderName: extras.riderName } : {}) }),
   );
-  await add('half-outline.pdf', 'half outline, to cut and turn over', pagesOf(halfOutlineDrawing(shape, style)), () =>
-    templatePdf(shape, printing, name),
-  );
-  for (const key of Object.keys(DRAWINGS) as DrawingName[]) {
-    const { words, draw } = DRAWINGS[key];
-    const drawn = draw(shape, style, { ...choices, name });
-    const heading = {
-      name,
-      drawing: words,
-      line: `${words}, full size`,
-      hints: ['Lay the sheets with the crosses on one another.'],
-    };
-    const file = `${key.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}.pdf`;
-    await add(file, words, pagesOf(drawn), () => drawingPdf(drawn, heading, printing));
+  for (const key of ['half', ...Object.keys(DRAWINGS)] as ('half' | DrawingName)[]) {
+    const words = key === 'half' ? 'half outline, to cut and turn over' : DRAWINGS[key].words;
+    const file = key === 'half' ? 'half-outline.pdf' : `${key.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}.pdf`;
+    const named = { ...choices, name };
+    const pages = 1 + sheetCount(onPaper(key, shape, printing, named), on, reading);
+    await add(file, words, pages, () => boardPdf(key, shape, printing, named));
   }
   const contents = await contentsPdf(entries, papers);
   const numbered = entries.map(({ file, bytes }, i): [string, Uint8Array] => [
     `${String(i + 1).padStart(2, '0')}-${file}`,
     bytes,
   ]);
-  const files = Object.fromEntries([
-    ['00-contents.pdf', contents],
-    ...numbered,
-    ['board.json', strToU8(writeBoardFile(shape.board))],
-  ]);
-  // The earliest day a zip can say: no date of ours in it.
-  return zipSync(files, { level: 6, mtime: new Date(1980, 0, 1) });
+  return zipOf([['00-contents.pdf', contents], ...numbered, ['board.json', writeBoardFile(shape.board)]]);
 }
 
 /** One page that says what is in the zip, and on how many pages of what. */

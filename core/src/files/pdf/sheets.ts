@@ -1,14 +1,14 @@
 import type { Drawing, DrawnText } from '../drawing.ts';
 import { placed } from '../labels.ts';
 import type { PrintedOn } from '../../make/paper.ts';
-import { OVERLAP_mm, PAGE_MARGIN_mm, type Tiling, tilingOn, turnFor } from './tiling.ts';
+import { OVERLAP_mm, PAGE_MARGIN_mm, type Tiling, tilingOn, type Turn, turnFor } from './tiling.ts';
 
 /** What this printer makes of 100 mm, as measured on the check square: across the sheet and along it. */
 export interface PrinterReading {
   across_mm: number;
   along_mm: number;
 }
-const TRUE_PRINTER: PrinterReading = { across_mm: 100, along_mm: 100 };
+export const TRUE_PRINTER: PrinterReading = { across_mm: 100, along_mm: 100 };
 
 /** A printer out by more than this is set to fit the page: that is mended there, not here. */
 const MOST_OFF = 0.08;
@@ -22,18 +22,22 @@ export interface Sheets {
 }
 
 /**
- * How a drawing is cut for a printer that is out. Which way the sheets are turned is settled once, on the drawing as it is, and the
- * stretch follows it: a sheet on its side runs through the printer the same way round as one that stands.
+ * How a drawing is cut for a printer that is out. Which way the sheets are turned is settled once, on the drawing as it is unless it
+ * was laid for one already, and the stretch follows it: a sheet on its side runs through the printer the same way round as one that stands.
  * @throws RangeError for a reading more than 8 % off, or a roll too narrow.
  */
-export function sheetsOf(drawn: Drawing, on: PrintedOn, reading: PrinterReading = TRUE_PRINTER): Sheets {
+export function sheetsOf(
+  drawn: Drawing,
+  on: PrintedOn,
+  reading: PrinterReading = TRUE_PRINTER,
+  turn: Turn = turnFor(drawn.width_mm, drawn.height_mm, on),
+): Sheets {
   const [across, along] = [100 / reading.across_mm, 100 / reading.along_mm];
   if (!(Math.abs(across - 1) <= MOST_OFF && Math.abs(along - 1) <= MOST_OFF)) {
     throw new RangeError(
       `sheetsOf: the check square must measure within 8 % of what it is, got ${reading.across_mm} by ${reading.along_mm} for 100 mm`,
     );
   }
-  const turn = turnFor(drawn.width_mm, drawn.height_mm, on);
   const along_x = typeof on !== 'string' || turn === 'onItsSide';
   const drawing = along_x ? scaled(drawn, along, across) : scaled(drawn, across, along);
   return {

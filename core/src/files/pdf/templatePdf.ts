@@ -1,33 +1,22 @@
 import type { PDFPage } from 'pdf-lib';
 import type { Shape } from '../../shape/shape.ts';
-import { checkSquareOf, type PrintedOn } from '../../make/paper.ts';
 import { type LengthStyle, lengthWords } from '../../units/format.ts';
 import { type Drawing, extentOf } from '../drawing.ts';
 import { halfOutlineDrawing, sizeLine } from '../templateDrawing.ts';
-import { type Face, faceFor, type FontFiles, widthOf_mm } from './fonts.ts';
+import { type Face, faceFor } from './fonts.ts';
+import {
+  drawFirstPage,
+  drawFrame,
+  FIRST_LEFT_mm,
+  type FirstPicture,
+  type Heading,
+  pageSize,
+  type Printing,
+} from './firstPage.ts';
 import { newDocument } from './newDocument.ts';
-import { drawClipped, POINT_PER_mm, strokeLine, writeText } from './pen.ts';
-import { labelsOn, type PrinterReading, type Sheets, sheetsOf, windowOrigin } from './sheets.ts';
+import { drawClipped, strokeLine, writeText } from './pen.ts';
+import { labelsOn, type Sheets, sheetsOf, windowOrigin } from './sheets.ts';
 import { firstPageOf, OVERLAP_mm, PAGE_MARGIN_mm, type Tiling } from './tiling.ts';
-
-/** What a print hangs on besides its drawing. */
-export interface Printing {
-  on: PrintedOn;
-  style: LengthStyle;
-  fonts: FontFiles;
-  /** What the check square measured on this printer; true where it is left out. */
-  reading?: PrinterReading | undefined;
-}
-
-interface Heading {
-  /** The board's, with its number. */
-  name: string;
-  /** Which drawing it is, in a word or two: on every sheet. */
-  drawing: string;
-  line: string;
-  /** How it is laid together and used, a line each. */
-  hints: readonly string[];
-}
 
 /**
  * The half outline at full size, tiled: a first page with the map of sheets and a check square, then the sheets, tail
@@ -63,8 +52,13 @@ export async function drawingPdf(drawn: Drawing, heading: Heading, printing: Pri
   const document = await newDocument(`${heading.name}, ${heading.drawing}`);
   const face = await faceFor(document, printing.fonts.plain, said);
   const size = firstPageOf(on);
-  drawFirstPage(document.addPage(pageSize(size.width_mm, size.height_mm)), face, heading, drawn, sheets, printing);
   const count = tiling.columns * tiling.rows;
+  const lines = [
+    `${count} ${count === 1 ? 'sheet' : 'sheets'} of ${size.words}. Print at 100 %, no fitting to the page.`,
+    assembledWords(drawn, printing.style),
+  ];
+  const first = document.addPage(pageSize(size.width_mm, size.height_mm));
+  drawFirstPage(first, face, heading, lines, mapOf(sheets), sheets.first, on);
   for (let row = 0; row < tiling.rows; row++) {
     for (let column = 0; column < tiling.columns; column++) {
       const page = document.addPage(pageSize(tiling.page_mm.width, tiling.page_mm.height));
@@ -77,21 +71,6 @@ export async function drawingPdf(drawn: Drawing, heading: Heading, printing: Pri
   return document.save();
 }
 
-function pageSize(width_mm: number, height_mm: number): [number, number] {
-  return [width_mm * POINT_PER_mm, height_mm * POINT_PER_mm];
-}
-
-/** The text cut at spaces into lines no longer than so much. */
-function wrapped(face: Face, text: string, size_mm: number, most_mm: number): string[] {
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const longer = lines.length > 0 ? `${lines[lines.length - 1]} ${word}` : word;
-    if (lines.length > 0 && widthOf_mm(face, longer, size_mm) <= most_mm) lines[lines.length - 1] = longer;
-    else lines.push(word);
-  }
-  return lines;
-}
-
 /** What it measures when the sheets are laid together, to be taped before anything is cut. */
 function assembledWords(drawn: Drawing, style: LengthStyle): string {
   const { left_mm, right_mm, foot_mm, top_mm } = extentOf(drawn.lines);
@@ -101,61 +80,23 @@ function assembledWords(drawn: Drawing, style: LengthStyle): string {
   return `Laid together the drawing is ${long} long and ${high} high, line to line. Tape it before you cut.`;
 }
 
-function drawFirstPage(
-  page: PDFPage,
-  face: Face,
-  heading: Heading,
-  drawn: Drawing,
-  sheets: Sheets,
-  { on, style }: Printing,
-): void {
-  const { drawing, tiling, first } = sheets;
-  const { width_mm, height_mm, words } = firstPageOf(on);
-  const square = checkSquareOf(on);
-  const left = 18;
-  let y = height_mm - 26;
-  const say = (text: string, size_mm: number, gap: number) => {
-    for (const line of wrapped(face, text, size_mm, width_mm - 2 * left)) {
-      writeText(page, face, line, { x_mm: left, y_mm: y, size_mm });
-      y -= gap;
+/** The drawing in small with the map of its sheets. */
+const mapOf =
+  (sheets: Sheets): FirstPicture =>
+  (page, face, top_mm, room_mm) => {
+    const { drawing } = sheets;
+    const scale = Math.min(room_mm / drawing.width_mm, 40 / drawing.height_mm);
+    const mapY = top_mm - drawing.height_mm * scale;
+    const small = (p: { x_mm: number; y_mm: number }) => ({
+      x_mm: FIRST_LEFT_mm + p.x_mm * scale,
+      y_mm: mapY + p.y_mm * scale,
+    });
+    for (const line of drawing.lines) {
+      if (line.layer !== 'stations' && !line.dashed) strokeLine(page, line.points.map(small), 0.25, line);
     }
+    drawMap(page, face, sheets, small);
+    return mapY;
   };
-  say(heading.name, 9, 9);
-  say(heading.line, 5, 9);
-  y -= 3;
-  say(`${tiling.columns * tiling.rows} sheets of ${words}. Print at 100 %, no fitting to the page.`, 3.8, 6);
-  say(`First measure the square below: it must be ${square.words} both ways.`, 3.8, 6);
-  say(assembledWords(drawn, style), 3.8, 6);
-  for (const hint of heading.hints) say(hint, 3.8, 6);
-  y -= 8;
-
-  const scale = Math.min((width_mm - 2 * left) / drawing.width_mm, 40 / drawing.height_mm);
-  const mapY = y - drawing.height_mm * scale;
-  const small = (p: { x_mm: number; y_mm: number }) => ({ x_mm: left + p.x_mm * scale, y_mm: mapY + p.y_mm * scale });
-  for (const line of drawing.lines) {
-    if (line.layer !== 'stations' && !line.dashed) strokeLine(page, line.points.map(small), 0.25, line);
-  }
-  drawMap(page, face, sheets, small);
-
-  const [wide, high] = [square.side_mm * first.width, square.side_mm * first.height];
-  const squareY = Math.max(20, mapY - high - 20);
-  strokeLine(
-    page,
-    [
-      { x_mm: left, y_mm: squareY },
-      { x_mm: left + wide, y_mm: squareY },
-      { x_mm: left + wide, y_mm: squareY + high },
-      { x_mm: left, y_mm: squareY + high },
-    ],
-    0.3,
-    { closed: true },
-  );
-  writeText(page, face, `Check square: ${square.words} each way`, {
-    x_mm: left + 4,
-    y_mm: squareY + high / 2,
-    size_mm: 4,
-  });
-}
 
 /** Where each sheet lies on the drawing, with its number. */
 function drawMap(
@@ -214,29 +155,7 @@ function drawCrosses(page: PDFPage, tiling: Tiling, tile: { row: number; column:
   if (tile.row < tiling.rows - 1) xs.forEach((x) => crossAt(x, box.y_mm + height - OVERLAP_mm / 2));
 }
 
-/** An arrow and a word that say which way up the sheet lies. */
-function drawUp(page: PDFPage, face: Face, x_mm: number, y_mm: number): void {
-  strokeLine(
-    page,
-    [
-      { x_mm, y_mm },
-      { x_mm, y_mm: y_mm + 4 },
-    ],
-    0.3,
-  );
-  strokeLine(
-    page,
-    [
-      { x_mm: x_mm - 1.2, y_mm: y_mm + 2.4 },
-      { x_mm, y_mm: y_mm + 4 },
-      { x_mm: x_mm + 1.2, y_mm: y_mm + 2.4 },
-    ],
-    0.3,
-  );
-  writeText(page, face, 'up', { x_mm: x_mm - 2, y_mm, size_mm: 3.4, anchor: 'end' });
-}
-
-function drawSheet(
+export function drawSheet(
   page: PDFPage,
   face: Face,
   sheets: Sheets,
@@ -254,22 +173,5 @@ function drawSheet(
   drawClipped(page, drawing, { x_mm: box.x_mm - from.x_mm, y_mm: box.y_mm - from.y_mm }, box);
   for (const text of labelsOn(sheets, tile.row, tile.column)) writeText(page, face, text.text, text);
   drawCrosses(page, tiling, tile);
-
-  const [right, top] = [box.x_mm + box.width_mm, box.y_mm + box.height_mm];
-  strokeLine(
-    page,
-    [
-      { x_mm: box.x_mm, y_mm: box.y_mm },
-      { x_mm: right, y_mm: box.y_mm },
-      { x_mm: right, y_mm: top },
-      { x_mm: box.x_mm, y_mm: top },
-    ],
-    0.1,
-    { closed: true, dashed: true },
-  );
-  // As large as it fits: the longest names on the narrowest sheet too.
-  const room = box.width_mm - 16;
-  const size_mm = Math.min(3.4, (3.4 * room) / widthOf_mm(face, label, 3.4));
-  writeText(page, face, label, { x_mm: box.x_mm, y_mm: top + 3, size_mm });
-  drawUp(page, face, right - 2, top + 2);
+  drawFrame(page, face, box, label);
 }

@@ -9,7 +9,7 @@ import { INCH_mm } from '@june-tide/core/units';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { Latest } from '../../../workers/latest.ts';
-import { solidClient } from '../../../workers/solidClient.ts';
+import { solidClient } from '../../../workers/workClient.ts';
 import { Silhouettes } from './Silhouettes.tsx';
 import { useLiveBay } from '../useBay.ts';
 import { type Eye, EYES, RoomScene } from './scene.ts';

@@ -3,7 +3,7 @@ import { thicknessAt } from '@june-tide/core/foil';
 import { outlinePoints } from '@june-tide/core/outline';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
-import { solidClient } from '../../../workers/solidClient.ts';
+import { solidClient } from '../../../workers/workClient.ts';
 import { useLiveBay } from '../useBay.ts';
 
 /** Where the browser opens no 3D view: the deck shaded under the same low lamps and the side of the board, and why. */

@@ -14,7 +14,7 @@ import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
 import { takenFor } from '../../../store/derived.ts';
 import { changeWorkshop, edit, useShed } from '../../../store/shed.ts';
-import { solidClient } from '../../../workers/solidClient.ts';
+import { solidClient } from '../../../workers/workClient.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { ChosenBlank } from './ChosenBlank.tsx';

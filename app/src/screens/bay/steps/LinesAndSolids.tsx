@@ -4,8 +4,8 @@ import { DRAWINGS, halfOutlineDrawing, solidSizeWords, USUAL_CHORD_mm } from '@j
 import type { DxfCurves } from '@june-tide/core/files/packages';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
-import { solidClient } from '../../../workers/solidClient.ts';
-import { SOLID_FORMATS, type SolidFormat } from '../../../workers/solidMessages.ts';
+import { solidClient } from '../../../workers/workClient.ts';
+import { SOLID_FORMATS, type SolidFormat } from '../../../workers/workMessages.ts';
 import { useBay } from '../useBay.ts';
 import type { MakeButton } from './useMaking.tsx';
 

@@ -1,23 +1,22 @@
 import * as z from 'zod';
 import { Segmented } from 'antd';
-import { drawingToSvg, halfOutlineDrawing, withCheckSquare, writeBoardFile } from '@june-tide/core/files';
+import { useMemo } from 'react';
+import { drawingToSvg, halfOutlineDrawing, onPaper, withCheckSquare, writeBoardFile } from '@june-tide/core/files';
 import { checkSquareOf, type PrintedOn } from '@june-tide/core/make';
 import { type PrintsOn, PRINTS_ON, settingsSchema } from '@june-tide/core/record';
-import { formatLitres } from '@june-tide/core/units';
 import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { NumberField } from '../../../parts/NumberField.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
-import { pdfFonts } from '../../../parts/pdfFonts.ts';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { LinesAndSolids } from './LinesAndSolids.tsx';
 import { OtherTemplates } from './OtherTemplates.tsx';
-import { SheetsPreview } from './SheetsPreview.tsx';
-import { paperInName, type Printed } from './printed.ts';
-import { ticketExtras } from './ticketExtras.ts';
+import { PaperPreview } from './SheetsPreview.tsx';
+import type { Printed } from './printed.ts';
 import { useMaking } from './useMaking.tsx';
+import { usePaper } from './usePaper.tsx';
 
 const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
   A4: 'A4',
@@ -28,25 +27,20 @@ const PAPER_WORDS: Readonly<Record<PrintsOn, string>> = {
 };
 /** Paper to cut from, and files. Each is made here in the browser; nothing is sent anywhere. */
 export function PaperBench() {
-  const { record, shape, rider, target } = useBay();
+  const { record, shape } = useBay();
   const { paper, roll_mm, printer } = useShed((shed) => shed.settings);
-  const workshop = useShed((shed) => shed.settings.workshop);
-  const shelf = useShed((shed) => shed.shelf);
-  const onePage: 'A4' | 'Letter' = paper === 'Letter' || paper === 'Tabloid' ? 'Letter' : 'A4';
-  const printedOn: Printed = paper === 'roll' ? { roll_mm } : paper;
+  const printedOn = useMemo((): Printed => (paper === 'roll' ? { roll_mm } : paper), [paper, roll_mm]);
   const style = useLengthStyle();
   const { board } = record;
   const called = `${board.name} ${record.number}`;
   const name = fileName(called);
   const square = checkSquareOf(printedOn);
-  const print = async () => ({ on: printedOn, style, reading: printer, fonts: await pdfFonts() });
-
-  const extras = () => ({
-    ...(rider ? { riderName: rider.name } : {}),
-    ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
-    ...ticketExtras(record, shelf, workshop),
-  });
   const { button, holder } = useMaking();
+  const { paperButton, goes } = usePaper(called, printedOn, button);
+  const half = useMemo(
+    () => onPaper('half', shape, { on: printedOn, style, reading: printer }),
+    [shape, printedOn, style, printer],
+  );
   return (
     <div role="group" aria-label="Paper and files">
       {holder}
@@ -54,18 +48,17 @@ export function PaperBench() {
         <span className="quiet">made here in the browser; nothing is sent anywhere</span>
         <span className="right row-of-tools above-0 below-0">
           <PaperChoice />
+          {goes}
         </span>
       </div>
       <ul className="plain-list">
         <li className="choices">
-          {button(
+          {paperButton(
             'template',
             'Half outline, full size (PDF)',
-            async () => {
-              const { templatePdf } = await import('@june-tide/core/files/pdf');
-              const bytes = await templatePdf(shape, await print(), called);
-              saveFile(bytes, `${name}-template-${paperInName(printedOn)}.pdf`, 'application/pdf');
-            },
+            'template',
+            { kind: 'drawing', which: 'half' },
+            {},
             true,
           )}
           {button('drawing', 'The same as SVG', () =>
@@ -75,48 +68,18 @@ export function PaperBench() {
               'image/svg+xml',
             ),
           )}
-          {button('papers', 'All papers of this board (zip)', async () => {
-            const { papersZip } = await import('@june-tide/core/files/pdf');
-            const papers = {
-              name: called,
-              printing: await print(),
-              onePage,
-              extras: extras(),
-              choices: { bands: record.bands },
-            };
-            saveFile(await papersZip(shape, papers), `${name}-papers-${paperInName(printedOn)}.zip`, 'application/zip');
-          })}
-          <SheetsPreview
-            drawing={halfOutlineDrawing(shape, style)}
-            on={printedOn}
-            reading={printer}
-            words="Half outline"
-          />
+          {paperButton('papers', 'All papers of this board (zip)', 'papers', { kind: 'all' })}
+          <PaperPreview paper={half} on={printedOn} reading={printer} words="Half outline" />
         </li>
         <li className="choices">
-          {button('ticket', 'Ticket, one page (PDF)', async () => {
-            const { ticketPdf } = await import('@june-tide/core/files/pdf');
-            saveFile(
-              await ticketPdf(shape, onePage, style, await pdfFonts(), extras()),
-              `${name}-ticket-${paperInName(onePage)}.pdf`,
-              'application/pdf',
-            );
-          })}
-          {button('wall sheet', 'Wall sheet, large type (PDF)', async () => {
-            const { wallSheetPdf } = await import('@june-tide/core/files/pdf');
-            const heading = { name: called, ...(rider ? { riderName: rider.name } : {}) };
-            saveFile(
-              await wallSheetPdf(shape, onePage, style, await pdfFonts(), heading),
-              `${name}-wall-${paperInName(onePage)}.pdf`,
-              'application/pdf',
-            );
-          })}
+          {paperButton('ticket', 'Ticket, one page (PDF)', 'ticket', { kind: 'ticket' })}
+          {paperButton('wall sheet', 'Wall sheet, large type (PDF)', 'wall', { kind: 'wall' })}
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
           )}
         </li>
         <LinesAndSolids called={called} button={button} />
-        <OtherTemplates called={called} printedOn={printedOn} button={button} />
+        <OtherTemplates called={called} printedOn={printedOn} button={button} paperButton={paperButton} />
       </ul>
       <PrinterReading on={printedOn} />
       <p className="quiet above-6 below-6">

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Board } from '@june-tide/core/document';
 import { type BandPlan, type RailBands, USUAL_BANDS } from '@june-tide/core/make';
-import { solidClient } from '../../../workers/solidClient.ts';
+import { solidClient } from '../../../workers/workClient.ts';
 
 /** Bands found, by board and plan: the bench and the plank ask for the same ones. */
 const found = new WeakMap<Board, Map<string, Promise<RailBands>>>();

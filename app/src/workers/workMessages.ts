@@ -1,5 +1,7 @@
 import type { Board } from '@june-tide/core/document';
-import type { Allowance, BandPlan, Blank, RailBands, RankedBlank } from '@june-tide/core/make';
+import type { DrawingChoices, DrawingName, Laying } from '@june-tide/core/files';
+import type { TicketExtras } from '@june-tide/core/files/pdf';
+import type { Allowance, BandPlan, Blank, Paper, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 
 /** The formats the bench asks a solid in. */
@@ -22,20 +24,26 @@ interface ShadeOf {
   strength: number;
 }
 
+/** One paper of a board, or all of them. The fonts are the worker's own. */
+export type PaperOf = { board: Board; printing: Laying; choices: DrawingChoices & { name: string } } & (
+  | { kind: 'drawing'; which: DrawingName | 'half' }
+  | { kind: 'ticket' | 'wall' | 'all'; onePage: Paper; extras: TicketExtras }
+);
+
 /** What the worker does: for each kind of work what it is asked and what it answers. */
-export interface SolidWork {
+export interface Work {
   shade: { of: ShadeOf; answer: DeckPicture };
   lit: { of: { board: Board }; answer: LitMesh };
   blanks: { of: { board: Board; shelf: readonly Blank[]; allowance: Allowance }; answer: RankedBlank[] };
   bands: { of: { board: Board; plan: BandPlan }; answer: RailBands };
   facets: { of: { board: Board; chord_mm: number }; answer: { facets: number; error_mm: number } };
+  paper: { of: PaperOf; answer: Uint8Array<ArrayBuffer> };
   solid: { of: { board: Board; to: SolidFormat; chord_mm: number }; answer: Uint8Array<ArrayBuffer> };
 }
-export type SolidKind = keyof SolidWork;
+export type WorkKind = keyof Work;
 
 /** A piece of work with the number its answer bears. */
-export type SolidRequest = { [K in SolidKind]: { kind: K; revision: number; of: SolidWork[K]['of'] } }[SolidKind];
+export type WorkRequest = { [K in WorkKind]: { kind: K; revision: number; of: Work[K]['of'] } }[WorkKind];
 
-export type SolidAnswer =
-  | { revision: number; ok: true; answer: SolidWork[SolidKind]['answer'] }
-  | { revision: number; ok: false; words: string };
+export type WorkAnswer =
+  { revision: number; ok: true; answer: Work[WorkKind]['answer'] } | { revision: number; ok: false; words: string };

@@ -7,18 +7,18 @@ import { bottomPoint } from '../section/section.ts';
 import { sectionRing } from '../section/walk.ts';
 import { boxOf } from './labels.ts';
 import { halfOutlineDrawing } from './templateDrawing.ts';
-import {
-  bottomEdge,
-  bottomGaugesDrawing,
-  GAUGE_REACH_mm,
-  railGaugesDrawing,
-  railProfile,
-  rockerSticksDrawing,
-} from './makeDrawings.ts';
+import { DRAWINGS } from './boardDrawings.ts';
+import type { Drawing } from './drawing.ts';
+import { bottomEdge, GAUGE_REACH_mm, railProfile } from './gauges.ts';
+import { LEAD_mm } from './rockerSticks.ts';
+
+const railGaugesDrawing = DRAWINGS.railGauges.draw;
+const bottomGaugesDrawing = DRAWINGS.bottomGauges.draw;
+const rockerSticksDrawing = DRAWINGS.sticks.draw;
 
 const style = { kind: 'mm' } as const;
 const shape = shapeOf(modelNamed('Slack Water')!);
-const points = (drawing: ReturnType<typeof railGaugesDrawing>, layer: string) =>
+const points = (drawing: Drawing, layer: string) =>
   drawing.lines.filter((line) => line.layer === layer).map((line) => line.points);
 
 /** Distance from a point to a closed line of points. Looks nothing up in Math: in the test runner that costs most of it. */
@@ -188,15 +188,44 @@ describe('rocker sticks', () => {
     const [bottom] = points(drawing, 'bottom');
     const [deck] = points(drawing, 'deck');
     const L = shape.board.length_mm;
-    const low = bottom[0].y_mm - shape.rocker.line.valueAt(0);
-    const high = deck[0].y_mm - shape.rocker.line.valueAt(0) - thicknessAt(shape.foil, 0);
-    for (let k = 0; k <= 240; k += 20) {
-      const x = (L * k) / 240;
-      expect(bottom[k].y_mm - low).toBeCloseTo(shape.rocker.line.valueAt(x), 9);
-      expect(deck[k].y_mm - high).toBeCloseTo(shape.rocker.line.valueAt(x) + thicknessAt(shape.foil, x), 9);
+    // Each begins with its lead, along the line's own direction at the tip.
+    const bottomAt = (x: number) => shape.rocker.line.valueAt(x);
+    const deckAt = (x: number) => bottomAt(x) + thicknessAt(shape.foil, x);
+    for (const [stick, at] of [
+      [bottom, bottomAt],
+      [deck, deckAt],
+    ] as const) {
+      const base = stick[1].y_mm - at(0);
+      for (let k = 0; k <= 240; k += 20) {
+        const x = (L * k) / 240;
+        expect(stick[k + 1].x_mm).toBeCloseTo(x + LEAD_mm, 9);
+        expect(stick[k + 1].y_mm - base).toBeCloseTo(at(x), 9);
+      }
+      expect(stick[0].y_mm - base).toBeCloseTo(at(0) - LEAD_mm * (at(1) - at(0)), 6);
+      expect(stick[242].y_mm - base).toBeCloseTo(at(L) + LEAD_mm * (at(L) - at(L - 1)), 6);
     }
-    expect(drawing.width_mm).toBeCloseTo(L, 9);
+    expect(drawing.width_mm).toBeCloseTo(L + 2 * LEAD_mm, 9);
     // The two sticks lie clear of each other.
     expect(Math.min(...deck.map((p) => p.y_mm))).toBeGreaterThan(Math.max(...bottom.map((p) => p.y_mm)));
+  });
+
+  it('are pinned by holes at the same places in both, clear of edge and back', () => {
+    const drawing = rockerSticksDrawing(shape, style);
+    const middles = points(drawing, 'holes').map((ring) => ({
+      x: ring.reduce((sum, p) => sum + p.x_mm, 0) / ring.length,
+      y: ring.reduce((sum, p) => sum + p.y_mm, 0) / ring.length,
+    }));
+    const L = shape.board.length_mm;
+    expect(middles.map(({ x }) => Math.round(x))).toEqual(
+      [L / 4, (3 * L) / 4, L / 4, (3 * L) / 4].map((x) => Math.round(x + LEAD_mm)),
+    );
+    const [bottom, deck] = [points(drawing, 'bottom')[0], points(drawing, 'deck')[0]];
+    for (const { x, y } of middles) {
+      const [stick] = [bottom, deck].filter((ring) => {
+        const ys = ring.map((p) => p.y_mm);
+        return y > Math.min(...ys) && y < Math.max(...ys);
+      });
+      expect(distanceTo(stick, { x_mm: x, y_mm: y })).toBeGreaterThan(15);
+    }
   });
 });

@@ -1,13 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import { modelNamed } from '@june-tide/core/models';
-import { SolidClient } from './solidClient.ts';
-import type { SolidRequest } from './solidMessages.ts';
+import { WorkClient } from './workClient.ts';
+import type { WorkRequest } from './workMessages.ts';
 
 /** A worker in whose place the test answers. */
 class FakeWorker extends EventTarget {
-  readonly asked: SolidRequest[] = [];
+  readonly asked: WorkRequest[] = [];
   ended = false;
-  postMessage(request: SolidRequest): void {
+  postMessage(request: WorkRequest): void {
     this.asked.push(request);
   }
   terminate(): void {
@@ -23,7 +23,7 @@ class FakeWorker extends EventTarget {
 
 function client() {
   const made: FakeWorker[] = [];
-  const asking = new SolidClient(() => {
+  const asking = new WorkClient(() => {
     const worker = new FakeWorker();
     made.push(worker);
     return worker as unknown as Worker;

@@ -3,7 +3,8 @@ import { meshToThreeMf } from '@june-tide/core/files/packages';
 import { railBands, rankedBlanks } from '@june-tide/core/make';
 import { shapeOf } from '@june-tide/core/shape';
 import { deckShade, detailForChord, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
-import type { SolidAnswer, SolidFormat, SolidKind, SolidRequest, SolidWork } from './solidMessages.ts';
+import { pdfFonts } from './pdfFonts.ts';
+import type { PaperOf, SolidFormat, Work, WorkAnswer, WorkKind, WorkRequest } from './workMessages.ts';
 
 interface Done<A> {
   answer: A;
@@ -11,7 +12,9 @@ interface Done<A> {
   transfer: Transferable[];
 }
 
-const WORK: { readonly [K in SolidKind]: (of: SolidWork[K]['of']) => Done<SolidWork[K]['answer']> } = {
+type Doing<A> = Done<A> | Promise<Done<A>>;
+
+const WORK: { readonly [K in WorkKind]: (of: Work[K]['of']) => Doing<Work[K]['answer']> } = {
   shade: ({ board, columns, rows, dark, strength }) => {
     const rgba = coloured(deckShade(shapeOf(board), columns, rows).tone, dark, strength);
     return { answer: { columns, rows, rgba }, transfer: [rgba.buffer] };
@@ -30,6 +33,10 @@ const WORK: { readonly [K in SolidKind]: (of: SolidWork[K]['of']) => Done<SolidW
     const { detail, error_mm } = detailForChord(shape, chord_mm);
     return { answer: { facets: meshOf(shape, detail).triangles.length / 3, error_mm }, transfer: [] };
   },
+  paper: async (of) => {
+    const answer = Uint8Array.from(await printed(of));
+    return { answer, transfer: [answer.buffer] };
+  },
   solid: ({ board, to, chord_mm }) => {
     const shape = shapeOf(board);
     const answer = written(meshOf(shape, detailForChord(shape, chord_mm).detail), to, board.name);
@@ -37,19 +44,39 @@ const WORK: { readonly [K in SolidKind]: (of: SolidWork[K]['of']) => Done<SolidW
   },
 };
 
-function done<K extends SolidKind>(kind: K, of: SolidWork[K]['of']): Done<SolidWork[K]['answer']> {
+function done<K extends WorkKind>(kind: K, of: Work[K]['of']): Doing<Work[K]['answer']> {
   return WORK[kind](of);
 }
 
-self.addEventListener('message', ({ data: { kind, revision, of } }: MessageEvent<SolidRequest>) => {
+async function printed(of: PaperOf): Promise<Uint8Array> {
+  const { board, choices } = of;
+  const [pdf, fonts] = await Promise.all([import('@june-tide/core/files/pdf'), pdfFonts()]);
+  const shape = shapeOf(board);
+  const printing = { ...of.printing, fonts };
+  if (of.kind === 'drawing') return pdf.boardPdf(of.which, shape, printing, choices);
+  const { onePage, extras } = of;
+  const { name } = choices;
+  const { riderName } = extras;
+  switch (of.kind) {
+    case 'ticket':
+      return pdf.ticketPdf(shape, onePage, printing.style, fonts, extras);
+    case 'wall':
+      return pdf.wallSheetPdf(shape, onePage, printing.style, fonts, { name, ...(riderName ? { riderName } : {}) });
+    case 'all':
+      return pdf.papersZip(shape, { name, printing, onePage, extras, choices });
+  }
+}
+
+async function answer({ kind, revision, of }: WorkRequest): Promise<void> {
   try {
-    const { answer, transfer } = done(kind, of);
+    const { answer, transfer } = await done(kind, of);
     say({ revision, ok: true, answer }, transfer);
   } catch (error) {
     const words = error instanceof Error ? `${error.message}\n${error.stack ?? ''}` : String(error);
     say({ revision, ok: false, words }, []);
   }
-});
+}
+self.addEventListener('message', ({ data }: MessageEvent<WorkRequest>) => void answer(data));
 
 function coloured(
   tone: Uint8Array,
@@ -79,6 +106,6 @@ function written(mesh: Mesh, to: SolidFormat, name: string): Uint8Array<ArrayBuf
   }
 }
 
-function say(message: SolidAnswer, transfer: Transferable[]): void {
+function say(message: WorkAnswer, transfer: Transferable[]): void {
   self.postMessage(message, { transfer });
 }

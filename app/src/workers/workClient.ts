@@ -1,14 +1,14 @@
-import type { SolidAnswer, SolidKind, SolidRequest, SolidWork } from './solidMessages.ts';
+import type { WorkAnswer, WorkKind, WorkRequest, Work } from './workMessages.ts';
 
 interface Waiting {
-  request: SolidRequest;
+  request: WorkRequest;
   resolve: (answer: never) => void;
   reject: (error: Error) => void;
   again: boolean;
 }
 
-/** Asks the solid worker. Answers carry the request's revision; a crashed worker is restarted and asked once more. */
-export class SolidClient {
+/** Asks the worker. Answers carry the request's revision; a crashed worker is restarted and asked once more. */
+export class WorkClient {
   private worker: Worker | undefined;
   private readonly make: () => Worker;
   private readonly waiting = new Map<number, Waiting>();
@@ -19,10 +19,10 @@ export class SolidClient {
   }
 
   /** Has a piece of work done. Rejects with the worker's own words when it cannot be. */
-  ask<K extends SolidKind>(kind: K, of: SolidWork[K]['of']): Promise<SolidWork[K]['answer']> {
+  ask<K extends WorkKind>(kind: K, of: Work[K]['of']): Promise<Work[K]['answer']> {
     this.revision += 1;
-    const request = { kind, revision: this.revision, of } as SolidRequest;
-    return new Promise<SolidWork[K]['answer']>((resolve, reject) => {
+    const request = { kind, revision: this.revision, of } as WorkRequest;
+    return new Promise<Work[K]['answer']>((resolve, reject) => {
       this.waiting.set(request.revision, { request, resolve, reject, again: true });
       this.running().postMessage(request);
     });
@@ -31,7 +31,7 @@ export class SolidClient {
   private running(): Worker {
     if (this.worker) return this.worker;
     const worker = this.make();
-    worker.addEventListener('message', ({ data }: MessageEvent<SolidAnswer>) => {
+    worker.addEventListener('message', ({ data }: MessageEvent<WorkAnswer>) => {
       const found = this.waiting.get(data.revision);
       this.waiting.delete(data.revision);
       if (!found) return;
@@ -48,7 +48,7 @@ export class SolidClient {
           this.running().postMessage(entry.request);
         } else {
           this.waiting.delete(revision);
-          entry.reject(new Error(event.message || 'the solid worker stopped'));
+          entry.reject(new Error(event.message || 'the worker stopped'));
         }
       }
     });
@@ -57,6 +57,9 @@ export class SolidClient {
   }
 }
 
-export const solidClient = new SolidClient(
-  () => new Worker(new URL('./solid.worker.ts', import.meta.url), { type: 'module', name: 'solid' }),
-);
+const worker = (name: string) => () =>
+  new Worker(new URL('./work.worker.ts', import.meta.url), { type: 'module', name });
+/** For what is seen meanwhile: shade, room, bands, blanks, solids. */
+export const solidClient = new WorkClient(worker('solid'));
+/** For paper, which takes seconds: nothing that is seen waits for it. */
+export const paperClient = new WorkClient(worker('paper'));
