@@ -161,6 +161,11 @@ test('all papers of a board come as one zip, and each is seen with its sheets be
   await step(page, 'Make');
   const half = page.getByRole('img', { name: /^Half outline: / });
   await expect(half).toHaveAccessibleName('Half outline: 11 sheets of A4, and one with the map');
+  // The two that hang in the shed are seen as they are printed.
+  const ticket = page.getByRole('img', { name: 'Ticket, one page of A4' });
+  await expect(ticket).toContainText("6'0 x 19 1/4 x 2 7/16");
+  await expect(ticket).toContainText('single concave 3/16');
+  await expect(page.getByRole('img', { name: 'Wall sheet, one page of A4, on its side' })).toContainText('hollow 3/16');
   await page.getByText('A3', { exact: true }).click();
   await expect(half).toHaveAccessibleName(/^Half outline: 5 sheets of A3, on their side, and one with the map$/);
   const zip = await taken(page, () => page.getByRole('button', { name: 'All papers of this board (zip)' }).click());

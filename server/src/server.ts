@@ -15,7 +15,7 @@ const POLICY = [
   "worker-src 'self' blob:",
   "connect-src 'self'",
   // A PDF made here is shown to the printer in a frame of its own.
-  "frame-src blob:",
+  'frame-src blob:',
   "object-src 'none'",
   "base-uri 'none'",
   "form-action 'self'",

@@ -1,6 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import type { DrawingChoices, DrawingName, Laying } from '@june-tide/core/files';
-import type { TicketExtras } from '@june-tide/core/files/pdf';
+import type { DrawingChoices, DrawingName, Laying, TicketExtras } from '@june-tide/core/files';
 import type { Allowance, BandPlan, Blank, Paper, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 

@@ -10,3 +10,6 @@ export { drawingToSvg, withCheckSquare } from './svg.ts';
 export { halfOutlineDrawing, sizeLine } from './templateDrawing.ts';
 export { BYTES_A_FACET, solidSizeWords, USUAL_CHORD_mm } from './solidFiles.ts';
 export { type Sheets, sheetsOf, windowOrigin } from './pdf/sheets.ts';
+export type { OnePage } from './onePage.ts';
+export { ticketPage, type TicketExtras } from './ticketPage.ts';
+export { wallPage } from './wallPage.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import type { Board, BottomLayer } from '../document/schema.ts';
-import { modelNamed } from '../models/models.ts';
+import { modelNamed, models } from '../models/models.ts';
+import { notchHalfBreadthAt } from '../outline/outline.ts';
 import { straightedgeAcross } from '../section/straightedge.ts';
 import { bottomRelief } from './relief.ts';
 
@@ -57,5 +58,30 @@ describe('contour lines of the bottom', () => {
     const levels = new Set(bottomRelief(shapeOf(board), 0.8).map((line) => line.light_mm));
     expect([...levels].map((level) => Math.round(level / 0.8))).toEqual([...levels].map((_, i) => i + 1));
     expect(() => bottomRelief(shapeOf(board), 0)).toThrow(RangeError);
+  });
+
+  it('on every model end at the edge, at the stringer, at a tip or the notch, or close: none breaks off or turns back in mid-board', () => {
+    for (const model of models()) {
+      const shape = shapeOf(model);
+      const [dx, share] = [model.length_mm / 140, 1 / 27];
+      for (const { light_mm, points } of bottomRelief(shape, 1)) {
+        const ends = [points[0], points[points.length - 1]];
+        const closed = Math.hypot(ends[0].x_mm - ends[1].x_mm, ends[0].y_mm - ends[1].y_mm) < 1e-9;
+        for (const { x_mm, y_mm } of closed ? [] : ends) {
+          const { edgeY_mm } = sectionAt(shape, x_mm)!;
+          const off = Math.min(y_mm, Math.abs(edgeY_mm - y_mm), x_mm - dx, model.length_mm - dx - x_mm);
+          const notch = notchHalfBreadthAt(shape.outline, x_mm);
+          // The notch ends in a point, or steeply: on its edge by height or by length.
+          const atNotch = Math.abs(y_mm - notch) < 1e-3 || notchHalfBreadthAt(shape.outline, x_mm - 1e-3) > y_mm;
+          if (off > share * edgeY_mm && !atNotch)
+            throw new Error(`${model.name}: a line of ${light_mm} mm breaks off at ${x_mm}, ${y_mm}`);
+        }
+        for (const { x_mm, y_mm } of points) {
+          const { edgeY_mm } = sectionAt(shape, x_mm)!;
+          if (y_mm > edgeY_mm * 1.001 + 1 || y_mm < notchHalfBreadthAt(shape.outline, x_mm))
+            throw new Error(`${model.name}: a line of ${light_mm} mm runs off the bottom at ${x_mm}, ${y_mm}`);
+        }
+      }
+    }
   });
 });

@@ -1,6 +1,7 @@
 import { contours } from 'd3-contour';
 import { sectionAt, type Shape } from '../shape/shape.ts';
 import { bottomHeight } from '../bottom/bottom.ts';
+import { notchHalfBreadthAt } from '../outline/outline.ts';
 
 /** Lines of equal light under a straightedge laid across the bottom, on the right half of the plan. */
 export interface ReliefLine {
@@ -49,25 +50,95 @@ export function bottomRelief(shape: Shape, step_mm: number): ReliefLine[] {
     .size([STATIONS, ACROSS])
     .thresholds(levels)(grid)
     .flatMap(({ value, coordinates }) =>
-      coordinates.flat().flatMap((ring) => openParts(ring).map((part) => ({ light_mm: value, points: part.map(at) }))),
+      coordinates
+        .flat()
+        .flatMap(openParts)
+        .flatMap((part) => clearOfNotch(shape, part.map(at)))
+        .map((points) => ({ light_mm: value, points })),
     );
 }
 
-/** The parts of a ring that run inside the grid; what runs along its border is no line of the bottom. */
-function openParts(ring: readonly number[][]): number[][][] {
-  const border = (a: number[], b: number[]) =>
-    [0, 1].some((axis) => a[axis] === b[axis] && (a[axis] <= 0.5 || a[axis] >= (axis === 0 ? STATIONS : ACROSS) - 0.5));
+/** The parts of a line that lie on the board: none in the notch of a split tail. */
+function clearOfNotch(shape: Shape, line: ReliefLine['points']): ReliefLine['points'][] {
+  if (shape.outline.end.notch_mm <= 0) return [line];
+  const off = ({ x_mm, y_mm }: ReliefLine['points'][number]) => y_mm - notchHalfBreadthAt(shape.outline, x_mm);
+  const parts: ReliefLine['points'][] = [[]];
+  line.forEach((p, k) => {
+    const before = line[k - 1];
+    // Where it runs over the notch's edge it ends on it.
+    if (before && off(p) >= 0 !== off(before) >= 0) {
+      const on = edgeBetween(off(p) >= 0 ? p : before, off(p) >= 0 ? before : p, off);
+      parts[parts.length - 1].push(on);
+      if (off(p) < 0) parts.push([]);
+    }
+    if (off(p) >= 0) parts[parts.length - 1].push(p);
+  });
+  return parts.filter(({ length }) => length > 1);
+}
+
+/** Points of the grid lie so far in from its border, as the contours count. */
+const HALF_CELL = 0.5;
+
+/** The last point on the board on the way from one that is on it to one that is not, by halving. */
+function edgeBetween<P extends { x_mm: number; y_mm: number }>(on: P, beyond: P, off: (p: P) => number): P {
+  const at = (t: number): P => ({
+    ...on,
+    x_mm: on.x_mm + t * (beyond.x_mm - on.x_mm),
+    y_mm: on.y_mm + t * (beyond.y_mm - on.y_mm),
+  });
+  let [low, high] = [0, 1];
+  for (let k = 0; k < 40; k++) {
+    const middle = (low + high) / 2;
+    if (off(at(middle)) >= 0) low = middle;
+    else high = middle;
+  }
+  return at(low);
+}
+
+/**
+ * The parts of a ring that run between the grid's own outermost points, cut off where they leave them: the contours close their rings
+ * round outside, which is no line of the bottom.
+ */
+function openParts(closed: readonly number[][]): number[][][] {
+  // Begun where it is outside, so that no line is cut in two where the ring happens to begin.
+  const start = closed.findIndex((p, k) => k + 1 < closed.length && !within(p, closed[k + 1]));
+  const ring = start > 0 ? [...closed.slice(start), ...closed.slice(1, start + 1)] : closed;
   const parts: number[][][] = [];
   let part: number[][] = [];
+  const end = () => {
+    if (part.length > 1) parts.push(part);
+    part = [];
+  };
   for (let k = 0; k + 1 < ring.length; k++) {
-    if (border(ring[k], ring[k + 1])) {
-      if (part.length > 1) parts.push(part);
-      part = [];
+    const inside = within(ring[k], ring[k + 1]);
+    if (!inside) {
+      end();
       continue;
     }
-    if (part.length === 0) part.push(ring[k]);
-    part.push(ring[k + 1]);
+    const [from, to] = inside;
+    if (part.length === 0) part.push(from);
+    part.push(to);
+    if (to !== ring[k + 1]) end();
   }
-  if (part.length > 1) parts.push(part);
+  end();
   return parts;
+}
+
+/** The piece of a step that lies inside the grid (Liang and Barsky's clipping, 1984); its own ends where they do. */
+function within(a: number[], b: number[]): [number[], number[]] | undefined {
+  let [from, to] = [0, 1];
+  for (const [axis, size] of [STATIONS, ACROSS].entries()) {
+    const step = b[axis] - a[axis];
+    const [low, high] = [HALF_CELL - a[axis], size - HALF_CELL - a[axis]];
+    if (step === 0) {
+      if (low > 0 || high < 0) return undefined;
+      continue;
+    }
+    const [enter, leave] = step > 0 ? [low / step, high / step] : [high / step, low / step];
+    from = Math.max(from, enter);
+    to = Math.min(to, leave);
+  }
+  if (!(from < to)) return undefined;
+  const at = (t: number) => [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])];
+  return [from === 0 ? a : at(from), to === 1 ? b : at(to)];
 }

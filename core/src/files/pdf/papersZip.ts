@@ -10,7 +10,8 @@ import { faceFor } from './fonts.ts';
 import { newDocument } from './newDocument.ts';
 import { POINT_PER_mm, writeText } from './pen.ts';
 import type { Printing } from './firstPage.ts';
-import { ticketPdf, type TicketExtras } from './ticketPdf.ts';
+import type { TicketExtras } from '../ticketPage.ts';
+import { ticketPdf } from './ticketPdf.ts';
 import { firstPageOf } from './tiling.ts';
 import { wallSheetPdf } from './wallSheetPdf.ts';
 

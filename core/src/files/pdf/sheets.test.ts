@@ -180,8 +180,8 @@ describe('labels on sheets', () => {
     },
   );
 
-  it('are as wide as the font writes them', () => {
-    const font = fontkit.create(FONTS.plain[0]);
+  it.each([false, true])('are as wide as the font writes them, strong: %s', (strong) => {
+    const font = fontkit.create((strong ? FONTS.strong : FONTS.plain)[0]);
     for (const text of [
       '12 in from tail: 14 3/4 in wide',
       'Slack Water 104, rail, deck up',
@@ -192,7 +192,7 @@ describe('labels on sheets', () => {
         (sum, letter) => sum + font.glyphForCodePoint(letter.codePointAt(0)!).advanceWidth,
         0,
       );
-      expect(textWidth_mm(text, 4)).toBeCloseTo((4 * units) / font.unitsPerEm, 1);
+      expect(textWidth_mm(text, 4, strong)).toBeCloseTo((4 * units) / font.unitsPerEm, 1);
     }
   });
 });

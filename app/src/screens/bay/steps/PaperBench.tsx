@@ -1,7 +1,16 @@
 import * as z from 'zod';
 import { Segmented } from 'antd';
 import { useMemo } from 'react';
-import { drawingToSvg, halfOutlineDrawing, onPaper, withCheckSquare, writeBoardFile } from '@june-tide/core/files';
+import {
+  drawingToSvg,
+  halfOutlineDrawing,
+  onPaper,
+  ticketPage,
+  type TicketExtras,
+  wallPage,
+  withCheckSquare,
+  writeBoardFile,
+} from '@june-tide/core/files';
 import { checkSquareOf, type PrintedOn } from '@june-tide/core/make';
 import { type PrintsOn, PRINTS_ON, settingsSchema } from '@june-tide/core/record';
 import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
@@ -13,6 +22,7 @@ import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { LinesAndSolids } from './LinesAndSolids.tsx';
 import { OtherTemplates } from './OtherTemplates.tsx';
+import { PagePreview } from './PagePreview.tsx';
 import { PaperPreview } from './SheetsPreview.tsx';
 import type { Printed } from './printed.ts';
 import { useMaking } from './useMaking.tsx';
@@ -36,7 +46,7 @@ export function PaperBench() {
   const name = fileName(called);
   const square = checkSquareOf(printedOn);
   const { button, holder } = useMaking();
-  const { paperButton, goes } = usePaper(called, printedOn, button);
+  const { paperButton, goes, onePage, extras } = usePaper(called, printedOn, button);
   const half = useMemo(
     () => onPaper('half', shape, { on: printedOn, style, reading: printer }),
     [shape, printedOn, style, printer],
@@ -77,6 +87,13 @@ export function PaperBench() {
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
           )}
+          <div className="pages">
+            <PagePreview page={ticketPage(shape, onePage, style, extras)} words={`Ticket, one page of ${onePage}`} />
+            <PagePreview
+              page={wallPage(shape, onePage, style, { name: called, ...riderOf(extras) })}
+              words={`Wall sheet, one page of ${onePage}, on its side`}
+            />
+          </div>
         </li>
         <LinesAndSolids called={called} button={button} />
         <OtherTemplates called={called} printedOn={printedOn} button={button} paperButton={paperButton} />
@@ -90,6 +107,8 @@ export function PaperBench() {
     </div>
   );
 }
+
+const riderOf = ({ riderName }: TicketExtras) => (riderName ? { riderName } : {});
 
 /** The paper the shop's printer has. */
 function PaperChoice() {

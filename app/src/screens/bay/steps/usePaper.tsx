@@ -1,6 +1,7 @@
 import { Segmented } from 'antd';
 import { type ReactNode, useState } from 'react';
-import type { DrawingChoices } from '@june-tide/core/files';
+import type { DrawingChoices, TicketExtras } from '@june-tide/core/files';
+import type { Paper } from '@june-tide/core/make';
 import { formatLitres } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { fileName, printFile, saveFile } from '../../../parts/saveFile.ts';
@@ -29,12 +30,12 @@ export type PaperButton = (
 /** Where a PDF goes when its button is pressed. */
 type Goes = 'save' | 'print';
 
-/** Papers of the board in the bay, made beside the page: it goes on meanwhile. */
+/** Papers of the board in the bay, made beside the page: it goes on meanwhile. With what is put on the two that hang in the shed. */
 export function usePaper(
   called: string,
   printedOn: Printed,
   button: MakeButton,
-): { paperButton: PaperButton; goes: ReactNode } {
+): { paperButton: PaperButton; goes: ReactNode; onePage: Paper; extras: TicketExtras } {
   const { record, shape, rider, target } = useBay();
   const { printer, workshop } = useShed((shed) => shed.settings);
   const shelf = useShed((shed) => shed.shelf);
@@ -42,11 +43,11 @@ export function usePaper(
   const [to, setTo] = useState<Goes>('save');
   const inches = printedOn === 'Letter' || printedOn === 'Tabloid';
   const onePage = inches ? ('Letter' as const) : ('A4' as const);
-  const extras = () => ({
+  const extras = {
     ...(rider ? { riderName: rider.name } : {}),
     ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
     ...ticketExtras(record, shelf, workshop),
-  });
+  };
   const paperButton: PaperButton = (what, words, file, which, choices = { bands: record.bands }, primary = false) =>
     button(
       what,
@@ -59,7 +60,7 @@ export function usePaper(
         };
         const bytes = await paperClient.ask(
           'paper',
-          which.kind === 'drawing' ? { ...shared, ...which } : { ...shared, ...which, onePage, extras: extras() },
+          which.kind === 'drawing' ? { ...shared, ...which } : { ...shared, ...which, onePage, extras },
         );
         if (which.kind === 'all') {
           saveFile(bytes, `${fileName(called)}-papers-${paperInName(printedOn)}.zip`, 'application/zip');
@@ -84,5 +85,5 @@ export function usePaper(
       ]}
     />
   );
-  return { paperButton, goes };
+  return { paperButton, goes, onePage, extras };
 }

@@ -1,0 +1,18 @@
+import type { OnePage } from '../onePage.ts';
+import { pageSize } from './firstPage.ts';
+import { faceFor, type FontFiles } from './fonts.ts';
+import { newDocument } from './newDocument.ts';
+import { fillBoxes, strokeLine, writeText } from './pen.ts';
+
+/** A page as PDF, its letters embedded. Made the same from the same page. */
+export async function onePagePdf(page: OnePage, fonts: FontFiles): Promise<Uint8Array> {
+  const document = await newDocument(page.title);
+  const said = page.texts.map(({ text }) => text);
+  const plain = await faceFor(document, fonts.plain, said);
+  const strong = await faceFor(document, fonts.strong, said);
+  const sheet = document.addPage(pageSize(page.width_mm, page.height_mm));
+  for (const { points, weight_mm, ...how } of page.lines) strokeLine(sheet, points, weight_mm, how);
+  fillBoxes(sheet, page.boxes);
+  for (const text of page.texts) writeText(sheet, text.strong ? strong : plain, text.text, text);
+  return document.save();
+}
