@@ -34,6 +34,39 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
   await expect(bench).toContainText(/too thin .* from the tail by/);
 });
 
+test('boards are laid in a block of EPS, and its templates are cut as the picture says', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await makePart(page, 'Blank');
+  const block = page.getByRole('group', { name: 'Block of EPS' });
+  const picture = block.getByRole('img', { name: /^Block of EPS from the side: / });
+  await expect(picture).toHaveAccessibleName(
+    /: 1 board over one another, .* of the height, each cut wide enough for 2 abreast$/,
+  );
+  await block.getByLabel('Of this board').fill('2');
+  await block.getByLabel('Of this board').press('Enter');
+  await expect(picture).toHaveAccessibleName(/: 2 boards over one another, /);
+  await choose(page, 'Other boards in the block', /^Kettle/);
+  await page.keyboard.press('Escape');
+  await expect(picture).toHaveAccessibleName(/: 3 boards over one another, /);
+  await expect(picture).toContainText('Kettle');
+  const dxf = await taken(page, () => block.getByRole('button', { name: 'DXF', exact: true }).click());
+  const text = dxf.bytes.toString('utf8');
+  expect(text).toContain('the wire on the upper edge; cut two, one for each side');
+  expect(text.match(/cut two/g)).toHaveLength(6);
+  const pdf = await taken(page, () => block.getByRole('button', { name: 'Templates (PDF)' }).click());
+  const [first] = await readPdf(pdf.bytes);
+  expect(first.texts.map(({ text: said }) => said).join(' ')).toContain('hot-wire templates, full size');
+  // A lower block holds fewer, and says which it does not and by how much.
+  await type(page, 'Block, high', '11');
+  await expect(picture).toHaveAccessibleName(
+    /: 2 boards over one another.*; Kettle \d+: the block is .* short in height$/,
+  );
+  await type(page, 'Block, long', '60');
+  await expect(block).toContainText(/the block is .* short in length/);
+  await expect(block.getByRole('button', { name: 'DXF', exact: true })).toHaveCount(0);
+});
+
 test('the shelf goes out as CSV and comes back, and a bad one is refused by its row', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');

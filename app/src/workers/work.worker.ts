@@ -49,10 +49,11 @@ function done<K extends WorkKind>(kind: K, of: Work[K]['of']): Doing<Work[K]['an
 }
 
 async function printed(of: PaperOf): Promise<Uint8Array> {
-  const { board, choices } = of;
   const [pdf, fonts] = await Promise.all([import('@june-tide/core/files/pdf'), pdfFonts()]);
-  const shape = shapeOf(board);
   const printing = { ...of.printing, fonts };
+  if (of.kind === 'laid') return pdf.paperPdf(of.paper, of.name, of.words, printing);
+  const { board, choices } = of;
+  const shape = shapeOf(board);
   if (of.kind === 'drawing') return pdf.boardPdf(of.which, shape, printing, choices);
   const { onePage, extras } = of;
   const { name } = choices;

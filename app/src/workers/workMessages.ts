@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import type { DrawingChoices, DrawingName, Laying, TicketExtras } from '@june-tide/core/files';
+import type { DrawingChoices, DrawingName, Laying, OnPaper, TicketExtras } from '@june-tide/core/files';
 import type { Allowance, BandPlan, Blank, Paper, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 
@@ -23,8 +23,9 @@ interface ShadeOf {
   strength: number;
 }
 
-/** One paper of a board, or all of them. The fonts are the worker's own. */
-export type PaperOf = { board: Board; printing: Laying; choices: DrawingChoices & { name: string } } & (
+/** One paper of a board, or all of them; or what was laid out before. The fonts are the worker's own. */
+export type PaperOf = BoardPaper | { kind: 'laid'; paper: OnPaper; name: string; words: string; printing: Laying };
+type BoardPaper = { board: Board; printing: Laying; choices: DrawingChoices & { name: string } } & (
   | { kind: 'drawing'; which: DrawingName | 'half' }
   | { kind: 'ticket' | 'wall' | 'all'; onePage: Paper; extras: TicketExtras }
 );

@@ -1,9 +1,10 @@
 export { bandLines } from './bandsDrawing.ts';
 export { type DrawingName, DRAWINGS, piecesOfDrawing } from './boardDrawings.ts';
 export { readBoardFile, writeBoardFile } from './boardFile.ts';
-export type { Drawing, DrawingChoices } from './drawing.ts';
+export { type Drawing, type DrawingChoices, stacked } from './drawing.ts';
+export { wireBlockDrawing, wireTemplates } from './hotWireDrawings.ts';
 export { type Nested, nested, withEdge } from './nesting.ts';
-export { type Laying, type OnPaper, onPaper } from './pdf/onPaper.ts';
+export { type Laying, laidOnPaper, type OnPaper, onPaper } from './pdf/onPaper.ts';
 export { meshToObj, meshToPly } from './obj.ts';
 export { meshToStl } from './stl.ts';
 export { drawingToSvg, withCheckSquare } from './svg.ts';

@@ -28,7 +28,7 @@ function withLeads(line: (x_mm: number) => number, L: number, count: number): Pl
   ];
 }
 
-function hole(x_mm: number, y_mm: number): DrawnLine {
+export function holeAt(x_mm: number, y_mm: number): DrawnLine {
   const points = Array.from({ length: 48 }, (_, k) => ({
     x_mm: x_mm + (HOLE_mm / 2) * Math.cos((2 * Math.PI * k) / 48),
     y_mm: y_mm + (HOLE_mm / 2) * Math.sin((2 * Math.PI * k) / 48),
@@ -73,7 +73,7 @@ export function rockerSticks(
         weight_mm: 0.35,
       },
       ...[0, L / 2, L].map((x) => across('marks', x)),
-      ...[L / 4, (3 * L) / 4].map((x) => hole(x, back + inward * HOLE_IN_mm)),
+      ...[L / 4, (3 * L) / 4].map((x) => holeAt(x, back + inward * HOLE_IN_mm)),
       ...rows.map((row) => across('stations', row.x_mm, true)),
     ];
     const write = (x_mm: number, off_mm: number, size_mm: number, text: string): DrawnText => ({

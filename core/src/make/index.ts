@@ -71,3 +71,4 @@ export {
 } from './workshop.ts';
 
 export { type CheckSquare, checkSquareOf, LEAST_ROLL_mm, type Paper, PAPERS, type PrintedOn } from './paper.ts';
+export { USUAL_WIRE_BLOCK, type WireBlock, wireBlockSchema, type WirePlan, wirePlan } from './hotWire.ts';

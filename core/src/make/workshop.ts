@@ -4,6 +4,7 @@ import { INCH_mm } from '../units/length.ts';
 import { USUAL_ALLOWANCE } from './blankFit.ts';
 import { type Cloth, CLOTH, CLOTHS } from './glass.ts';
 import { glassAssumptionsSchema, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
+import { USUAL_WIRE_BLOCK, wireBlockSchema } from './hotWire.ts';
 import { USUAL_PASS_mm } from './planing.ts';
 import { daySchema } from './workingDays.ts';
 
@@ -115,6 +116,8 @@ export const workshopSchema = z.strictObject({
     width_mm: z.number().min(0).max(100),
     ends_mm: z.number().min(0).max(200),
   }),
+  /** Block and wire where EPS is cut with a hot wire. */
+  wire: wireBlockSchema,
   /** The planer's depth. */
   planerPass_mm: z.number().min(0.2).max(12),
 });
@@ -132,6 +135,7 @@ export const USUAL_WORKSHOP: Workshop = {
   glass: USUAL_ASSUMPTIONS,
   allowance: USUAL_ALLOWANCE,
   planerPass_mm: USUAL_PASS_mm,
+  wire: USUAL_WIRE_BLOCK,
 };
 
 /** A stored workshop, part by part: what cannot be read any more is the usual one again, the rest is kept. Never throws. */

@@ -2,7 +2,7 @@ import type { Shape } from '../../shape/shape.ts';
 import { DRAWINGS, type DrawingName } from '../boardDrawings.ts';
 import type { DrawingChoices } from '../drawing.ts';
 import type { Printing } from './firstPage.ts';
-import { onPaper } from './onPaper.ts';
+import { type OnPaper, onPaper } from './onPaper.ts';
 import { piecesPdf } from './piecesPdf.ts';
 import { drawingPdf, templatePdf } from './templatePdf.ts';
 
@@ -16,7 +16,11 @@ export function boardPdf(
   const { name = shape.board.name } = choices;
   if (which === 'half') return templatePdf(shape, printing, name);
   const { words } = DRAWINGS[which];
-  const paper = onPaper(which, shape, printing, choices);
+  return paperPdf(onPaper(which, shape, printing, choices), name, words, printing);
+}
+
+/** What was laid on paper, as PDF: of a board (or several) by this name, and what it is. */
+export function paperPdf(paper: OnPaper, name: string, words: string, printing: Printing): Promise<Uint8Array> {
   const heading = { name, drawing: words, line: `${words}, full size` };
   if (paper.kind === 'pieces') {
     const hints = ['Each piece is whole on its sheet: cut it out on the line.'];

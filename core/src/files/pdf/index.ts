@@ -1,5 +1,5 @@
 export { FONT_FILES, type FontFiles } from './fonts.ts';
 export { papersZip } from './papersZip.ts';
-export { boardPdf } from './boardPapers.ts';
+export { boardPdf, paperPdf } from './boardPapers.ts';
 export { ticketPdf } from './ticketPdf.ts';
 export { wallSheetPdf } from './wallSheetPdf.ts';

@@ -91,7 +91,16 @@ export function onPaper(
 ): OnPaper {
   if (which === 'half') return { kind: 'laid', drawing: halfOutlineDrawing(shape, style, choices) };
   const pieces = piecesOfDrawing(which, shape, style, choices);
-  const whole = pieces.length > 1 ? nestedOnPaper(DRAWINGS[which].words, pieces, on, reading) : undefined;
-  if (whole?.nested.tooLarge.length === 0) return whole;
-  return { kind: 'laid', drawing: DRAWINGS[which].draw(shape, style, choices) };
+  return laidOnPaper(DRAWINGS[which].words, pieces, () => DRAWINGS[which].draw(shape, style, choices), { on, reading });
+}
+
+/** Pieces whole on sheets where there are several and all of them fit; else what they are together, to be laid from sheets. */
+export function laidOnPaper(
+  words: string,
+  pieces: readonly Drawing[],
+  together: () => Drawing,
+  { on, reading }: Pick<Laying, 'on' | 'reading'>,
+): OnPaper {
+  const whole = pieces.length > 1 ? nestedOnPaper(words, pieces, on, reading) : undefined;
+  return whole?.nested.tooLarge.length === 0 ? whole : { kind: 'laid', drawing: together() };
 }

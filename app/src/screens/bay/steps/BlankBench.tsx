@@ -17,6 +17,7 @@ import { changeWorkshop, edit, useShed } from '../../../store/shed.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
+import { BlockOfEps } from './BlockOfEps.tsx';
 import { ChosenBlank } from './ChosenBlank.tsx';
 
 const SHOWN = 8;
@@ -129,7 +130,8 @@ export function BlankBench() {
         <ShelfFiles />
         <Link to="/shelf">The shelf</Link>
       </div>
-      <Cautions of={foamCautions(chosen?.blank.foam ?? 'eps2')} />
+      <BlockOfEps />
+      <Cautions of={[...new Set([...foamCautions(chosen?.blank.foam ?? 'eps2'), 'hotWire' as const])]} />
     </div>
   );
 }

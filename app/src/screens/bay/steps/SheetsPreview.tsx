@@ -14,7 +14,7 @@ interface Framed {
 }
 
 /** A small picture of what comes out, with what is said of it under it. */
-function Preview({ words, said, width_mm, height_mm, children }: Framed) {
+export function Preview({ words, said, width_mm, height_mm, children }: Framed) {
   return (
     <figure className="sheets-preview" data-testid="sheets-preview">
       <svg viewBox={`-4 -4 ${width_mm + 8} ${height_mm + 8}`} role="img" aria-label={`${words}: ${said}`}>
@@ -26,7 +26,7 @@ function Preview({ words, said, width_mm, height_mm, children }: Framed) {
 }
 
 /** The lines of a drawing, y down; what is only thought is left out. */
-function Lines({ drawing, at = { x_mm: 0, y_mm: 0 } }: { drawing: Drawing; at?: Point }) {
+export function Lines({ drawing, at = { x_mm: 0, y_mm: 0 } }: { drawing: Drawing; at?: Point }) {
   const { height_mm } = drawing;
   return drawing.lines
     .filter(({ dashed, layer }) => !dashed && layer !== 'stations')
