@@ -185,6 +185,12 @@ test('lines go out as splines, and a solid says how large it comes out before it
   const facets = Number((await said.innerText()).replace(/,/g, '').match(/^\d+/)?.[0]);
   const stl = await taken(page, () => page.getByRole('button', { name: 'Solid (STL)' }).click());
   expect(stl.bytes.readUInt32LE(80)).toBe(facets);
+  const smooth = await taken(page, () => page.getByRole('button', { name: 'Solid (STEP)' }).click());
+  expect(smooth.name).toMatch(/^slack-water-\d+\.step$/);
+  const text = smooth.bytes.toString('latin1');
+  expect(text.startsWith('ISO-10303-21;')).toBe(true);
+  const faces = text.match(/=ADVANCED_FACE\(/g)?.length;
+  await expect(page.getByText(new RegExp(`^STEP: ${faces} smooth faces within 0\\.0\\d\\d mm$`))).toBeVisible();
 });
 
 test('all papers of a board come as one zip, and each is seen with its sheets before it is printed', async ({

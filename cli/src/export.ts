@@ -61,10 +61,15 @@ export async function exportBoard(
       return meshToObj(solidOf(shape, choices.chord, to, say), board.name);
     case 'ply':
       return meshToPly(solidOf(shape, choices.chord, to, say), board.name);
+    case 'step': {
+      const made = (await import('@june-tide/core/files/packages')).shapeToStep(shape);
+      say(`${made.faces} faces within ${made.error_mm.toFixed(3)} mm of the board.`);
+      return made.text;
+    }
     case 'pdf':
       return printed(shape, choices);
     default:
-      throw new Told(`jt cannot write “${to}”: it writes pdf, svg, dxf, json, csv, stl, 3mf, obj and ply.`);
+      throw new Told(`jt cannot write “${to}”: it writes pdf, svg, dxf, json, csv, stl, 3mf, obj, ply and step.`);
   }
 }
 

@@ -80,12 +80,17 @@ describe('jt', () => {
     ['svg', (b: Buffer) => b.toString().includes('<svg')],
     ['pdf', (b: Buffer) => b.toString('latin1').startsWith('%PDF-')],
     ['stl', (b: Buffer) => b.length === 84 + 50 * b.readUInt32LE(80)],
-  ])('exports %s', async (to, holds) => {
-    const file = await newBoard('Two Stairs');
-    const out = at(`board.${to}`);
-    expect((await jt('export', file, '--to', to, '--out', out)).code).toBe(0);
-    expect(holds(await readFile(out))).toBe(true);
-  });
+    ['step', (b: Buffer) => b.toString().startsWith('ISO-10303-21;')],
+  ])(
+    'exports %s',
+    async (to, holds) => {
+      const file = await newBoard('Two Stairs');
+      const out = at(`board.${to}`);
+      expect((await jt('export', file, '--to', to, '--out', out)).code).toBe(0);
+      expect(holds(await readFile(out))).toBe(true);
+    },
+    30_000,
+  );
 });
 
 describe('jt set fins.setup', () => {

@@ -32,7 +32,7 @@ const HELP = `June Tide at the command line
   jt exaggerate BASE OTHER [--factor 2] --out FILE
                                               the difference of two boards, times a factor
   jt import TABLE.csv --out FILE              a board from a station table, somebody's or our own
-  jt export FILE --to pdf|svg|dxf|json|csv|stl|3mf|obj|ply --out FILE
+  jt export FILE --to pdf|svg|dxf|json|csv|stl|3mf|obj|ply|step --out FILE
             [--paper A4|Letter|A3|Tabloid|roll] [--roll 36] [--chord 0.2mm]
             [--drawing half|outline|rocker|sections|fins|sticks|railGauges|bands|bottomGauges]
 

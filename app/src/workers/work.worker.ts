@@ -1,5 +1,5 @@
 import { meshToObj, meshToPly, meshToStl } from '@june-tide/core/files';
-import { meshToThreeMf } from '@june-tide/core/files/packages';
+import { meshToThreeMf, shapeToStep } from '@june-tide/core/files/packages';
 import { railBands, rankedBlanks } from '@june-tide/core/make';
 import { shapeOf } from '@june-tide/core/shape';
 import { deckShade, detailForChord, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
@@ -37,6 +37,7 @@ const WORK: { readonly [K in WorkKind]: (of: Work[K]['of']) => Doing<Work[K]['an
     const answer = Uint8Array.from(await printed(of));
     return { answer, transfer: [answer.buffer] };
   },
+  step: ({ board }) => ({ answer: shapeToStep(shapeOf(board)), transfer: [] }),
   solid: ({ board, to, chord_mm }) => {
     const shape = shapeOf(board);
     const answer = written(meshOf(shape, detailForChord(shape, chord_mm).detail), to, board.name);

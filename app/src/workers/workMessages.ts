@@ -1,5 +1,6 @@
 import type { Board } from '@june-tide/core/document';
 import type { DrawingChoices, DrawingName, Laying, OnPaper, TicketExtras } from '@june-tide/core/files';
+import type { StepFile } from '@june-tide/core/files/packages';
 import type { Allowance, BandPlan, Blank, Paper, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 
@@ -38,6 +39,7 @@ export interface Work {
   bands: { of: { board: Board; plan: BandPlan }; answer: RailBands };
   facets: { of: { board: Board; chord_mm: number }; answer: { facets: number; error_mm: number } };
   paper: { of: PaperOf; answer: Uint8Array<ArrayBuffer> };
+  step: { of: { board: Board }; answer: StepFile };
   solid: { of: { board: Board; to: SolidFormat; chord_mm: number }; answer: Uint8Array<ArrayBuffer> };
 }
 export type WorkKind = keyof Work;

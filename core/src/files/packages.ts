@@ -5,3 +5,4 @@ export { boardFromStations, furthestOff, stationsToCsv } from './stationCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';
 export { zipOf } from './zipOf.ts';
+export { shapeToStep, type StepFile } from './step/step.ts';

@@ -1,5 +1,5 @@
 import { sectionAt, type Shape } from '../../shape/shape.ts';
-import { notchHalfBreadthAt } from '../../outline/outline.ts';
+import { halfBreadthAt, notchHalfBreadthAt } from '../../outline/outline.ts';
 import { LAYERS } from '../../document/kinds.ts';
 import { type HalfCounts, halfSection } from '../../section/walk.ts';
 import { meshStations } from '../../solid/stations.ts';
@@ -9,7 +9,7 @@ import { controlNet, type Interpolation, interpolationAt, meanChords, type Point
 export const STRIPS = ['deck', 'under', 'fillet', 'bottom'] as const;
 
 /** A row of the grid: half a section at a station, or the point of a closed tip. */
-export interface GridRow {
+interface GridRow {
   x_mm: number;
   kind: 'pole' | 'full' | 'split';
   /** The right half, deck to bottom; the same point throughout at a tip. */
@@ -17,7 +17,7 @@ export interface GridRow {
 }
 
 /** A surface of the right half between two rows that the board is cut at, and one strip of the sections. */
-export interface Patch {
+interface Patch {
   segment: number;
   strip: number;
   u: Interpolation;
@@ -80,10 +80,30 @@ function nearTips(shape: Shape, count: number): number[] {
   return near.flatMap((x) => [x, L - x]);
 }
 
+/** Where a pointed end stops being as narrow as a board can be: the plan has a corner there that is no break of its own. */
+function kneesOf(shape: Shape): number[] {
+  const L = shape.board.length_mm;
+  const reach = 20;
+  return [(d: number) => d, (d: number) => L - d].flatMap((from) => {
+    const half = (d: number) => halfBreadthAt(shape.outline, from(d)) - notchHalfBreadthAt(shape.outline, from(d));
+    const least = half(0);
+    if (!(least > 0 && Math.abs(half(0.5) - least) < 1e-9 && half(reach) > least + 1)) return [];
+    let [flat, beyond] = [0.5, reach];
+    for (let k = 0; k < 50; k++) {
+      const middle = (flat + beyond) / 2;
+      if (half(middle) - least < 1e-9) flat = middle;
+      else beyond = middle;
+    }
+    return [from(flat)];
+  });
+}
+
 /** Stations of the grid: those of a mesh, and more between two cuts where there are too few for a surface. */
 function stationsOf(shape: Shape, count: number): { xs: number[]; cuts: number[] } {
   const L = shape.board.length_mm;
-  const breaks = [...shape.outline.breaks].filter((x) => x > 0.5 && x < L - 0.5).sort((a, b) => a - b);
+  const breaks = [...shape.outline.breaks, ...kneesOf(shape)]
+    .filter((x) => x > 0.5 && x < L - 0.5)
+    .sort((a, b) => a - b);
   const ends = [0, ...breaks.filter((x, i) => i === 0 || x - breaks[i - 1] > 0.5), L];
   const usual = [...meshStations(shape, count), ...nearTips(shape, count)].sort((a, b) => a - b);
   const xs: number[] = [0];
@@ -170,7 +190,8 @@ function errorOf(shape: Shape, patches: readonly Patch[], counts: HalfCounts): n
     for (const at of middles(u)) {
       for (const across of [0, ...middles(v), 1]) {
         const p = surfaceAt(u, v, net, [at, across]);
-        const ring = ringAt(p[0]);
+        // A surface may leave the board's ends by a rounding: there is no section beyond them.
+        const ring = ringAt(Math.min(shape.board.length_mm, Math.max(0, p[0])));
         let least = Infinity;
         for (let i = 1; i < ring.length; i++) {
           const [a, b] = [ring[i - 1], ring[i]];

@@ -33,6 +33,8 @@ export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
   const style = useLengthStyle();
   const [curves, setCurves] = useState<DxfCurves>('polylines');
   const [chord_mm, setChord] = useState<number>(USUAL_CHORD_mm);
+  /** What the last STEP file came out as, of which board. */
+  const [step, setStep] = useState<{ of: unknown; words: string }>();
   const name = fileName(called);
   return (
     <>
@@ -62,6 +64,11 @@ export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
             saveFile(await solidClient.ask('solid', { board, to, chord_mm }), `${name}.${to}`, SOLID_TYPES[to]);
           }),
         )}
+        {button('solid as step', 'Solid (STEP)', async () => {
+          const { text, faces, error_mm } = await solidClient.ask('step', { board });
+          saveFile(text, `${name}.step`, 'model/step');
+          setStep({ of: board, words: `STEP: ${faces} smooth faces within ${error_mm.toFixed(3)} mm` });
+        })}
         {button('station table', 'Station table (CSV)', async () => {
           const { stationsToCsv } = await import('@june-tide/core/files/packages');
           saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
@@ -74,6 +81,11 @@ export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
           options={CHORDS_mm.map((value) => ({ value, label: `within ${value} mm` }))}
         />
         <Facets chord_mm={chord_mm} />
+        {step?.of === board && (
+          <span className="quiet" role="status">
+            {step.words}
+          </span>
+        )}
       </li>
     </>
   );
