@@ -1,4 +1,5 @@
 // From the design to foam and glass.
+import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { readPdf } from '../core/src/testing/pdf.ts';
 import { choose, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
@@ -275,4 +276,47 @@ test('a paper goes to the printer instead of into a file', async ({ page }) => {
   });
   const [ticket] = await readPdf(Buffer.from(bytes));
   expect(ticket.texts.some(({ text }) => text.startsWith('Slack Water'))).toBe(true);
+});
+
+/** Width and height of a PNG, from its header (W3C PNG specification, 11.2.1), and how many colours it has, by the browser. */
+async function pictureOf(page: Page, bytes: Buffer): Promise<{ width: number; height: number; colours: number }> {
+  expect(bytes.subarray(1, 4).toString('latin1')).toBe('PNG');
+  const colours = await page.evaluate(
+    async (data) => {
+      const bitmap = await createImageBitmap(new Blob([new Uint8Array(data)], { type: 'image/png' }));
+      const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+      const pen = canvas.getContext('2d')!;
+      pen.drawImage(bitmap, 0, 0);
+      const { data: pixels } = pen.getImageData(0, 0, bitmap.width, bitmap.height);
+      const seen = new Set<number>();
+      for (let i = 0; i < pixels.length; i += 4) seen.add((pixels[i] << 16) | (pixels[i + 1] << 8) | pixels[i + 2]);
+      return seen.size;
+    },
+    [...bytes],
+  );
+  return { width: bytes.readUInt32BE(16), height: bytes.readUInt32BE(20), colours };
+}
+
+test('the rider gets a picture of the board, drawn and out of the room, twice as fine as the screen', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Make');
+  await expect(page.getByRole('img', { name: 'Picture for the rider' })).toContainText('section at the wide point');
+  const drawn = await taken(page, () => page.getByRole('button', { name: 'Picture for the rider (PNG)' }).click());
+  expect(drawn.name).toMatch(/^slack-water-\d+-picture\.png$/);
+  const drawing = await pictureOf(page, drawn.bytes);
+  expect([drawing.width, drawing.height]).toEqual([3200, Math.round((3200 * 190) / 300)]);
+  expect(drawing.colours).toBeGreaterThan(20);
+
+  await page.getByRole('button', { name: 'Into the room' }).click();
+  const room = page.getByTestId('room');
+  await expect(room).not.toHaveAttribute('data-corners', '0', { timeout: 15_000 });
+  const box = (await room.boundingBox())!;
+  const turned = await taken(page, () => page.getByRole('button', { name: 'Picture (PNG)' }).click());
+  expect(turned.name).toMatch(/^slack-water-\d+-room\.png$/);
+  const seen = await pictureOf(page, turned.bytes);
+  expect(Math.abs(seen.width - 2 * box.width)).toBeLessThanOrEqual(2);
+  expect(Math.abs(seen.height - 2 * box.height)).toBeLessThanOrEqual(2);
+  expect(seen.colours).toBeGreaterThan(60);
 });

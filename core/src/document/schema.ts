@@ -271,7 +271,7 @@ export type FinsDocument = z.infer<typeof fins>;
 export const boardSchema = z.strictObject({
   format: z.literal(BOARD_FORMAT),
   version: z.literal(BOARD_VERSION),
-  name: z.string().trim().min(1).max(80),
+  name: z.string().trim().min(1).max(80).regex(/\S/),
   family: z.enum(FAMILIES),
   length_mm: within(LENGTH_mm, 'Straight length, tip to tip'),
   outline,

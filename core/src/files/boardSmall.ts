@@ -22,37 +22,54 @@ export function reliefStep(style: LengthStyle): { step_mm: number; words: string
 
 const through = (onto: Onto, points: readonly (readonly [number, number])[]) => points.map(([x, y]) => onto(x, y));
 
+/** Both rails and the stringer. */
+function planLines(shape: Shape, onto: Onto): PageLine[] {
+  const outline = outlinePoints(shape.outline, 160);
+  return [
+    ...[1, -1].map((side) => ({ points: outline.map((p) => onto(p.x_mm, side * p.y_mm)), weight_mm: 0.3 })),
+    {
+      points: through(onto, [
+        [shape.outline.end.notch_mm, 0],
+        [shape.board.length_mm, 0],
+      ]),
+      weight_mm: 0.15,
+    },
+  ];
+}
+
+/** Contours of the bottom on the half of one side, and the bases of the fins there and on the stringer. */
+function bottomLines(shape: Shape, style: LengthStyle, side: 1 | -1, onto: Onto): PageLine[] {
+  const contours = bottomRelief(shape, reliefStep(style).step_mm);
+  const bases = finSpots(shape).filter((spot) => spot.side !== -side);
+  return [
+    ...contours.map(({ points }) => ({ points: points.map((p) => onto(p.x_mm, side * p.y_mm)), weight_mm: 0.08 })),
+    ...bases.map(({ rear, front }) => ({ points: [rear, front].map((p) => onto(p.x_mm, p.y_mm)), weight_mm: 0.6 })),
+  ];
+}
+
 /** The board in plan: of the half with positive y the deck with its stations, of the other the bottom with its contours and the fins. */
 export function planInSmall(shape: Shape, style: LengthStyle, onto: Onto): PageLine[] {
   const L = shape.board.length_mm;
-  const outline = outlinePoints(shape.outline, 160);
-  const lines: PageLine[] = [1, -1].map((side) => ({
-    points: outline.map((p) => onto(p.x_mm, side * p.y_mm)),
-    weight_mm: 0.3,
-  }));
-  lines.push({
+  const stations = [12 * INCH_mm, L - 12 * INCH_mm, shape.outline.wide_mm].map((x) => ({
     points: through(onto, [
-      [shape.outline.end.notch_mm, 0],
-      [L, 0],
-    ]),
-    weight_mm: 0.15,
-  });
-  for (const x of [12 * INCH_mm, L - 12 * INCH_mm, shape.outline.wide_mm]) {
-    const points = through(onto, [
       [x, 0],
       [x, halfBreadthAt(shape.outline, x)],
-    ]);
-    lines.push({ points, weight_mm: 0.1, dashed: x !== shape.outline.wide_mm });
-  }
-  for (const { points } of bottomRelief(shape, reliefStep(style).step_mm)) {
-    lines.push({ points: points.map((p) => onto(p.x_mm, -p.y_mm)), weight_mm: 0.08 });
-  }
-  for (const { rear, front, side } of finSpots(shape)) {
-    if (side > 0) continue;
-    lines.push({ points: [rear, front].map((p) => onto(p.x_mm, p.y_mm)), weight_mm: 0.6 });
-  }
-  return lines;
+    ]),
+    weight_mm: 0.1,
+    dashed: x !== shape.outline.wide_mm,
+  }));
+  return [...planLines(shape, onto), ...stations, ...bottomLines(shape, style, -1, onto)];
 }
+
+/** The whole deck in plan. */
+export const deckInSmall = planLines;
+
+/** The whole bottom in plan, contours and fins on both halves. */
+export const bottomInSmall = (shape: Shape, style: LengthStyle, onto: Onto): PageLine[] => [
+  ...planLines(shape, onto),
+  ...bottomLines(shape, style, 1, onto),
+  ...bottomLines(shape, style, -1, onto),
+];
 
 /** The board from the side, and the line its lifts are measured from. */
 export function profileInSmall(shape: Shape, onto: Onto): PageLine[] {

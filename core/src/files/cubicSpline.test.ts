@@ -124,7 +124,7 @@ describe('DXF', () => {
       const layers = tables.layer.layers as unknown as Record<string, { colorIndex: number }>;
       if (layers.stations) expect(layers.stations.colorIndex).toBe(8);
       if (name === 'bands') {
-        expect([layers['deck-bands'].colorIndex, layers['under-bands'].colorIndex]).toEqual([5, 3]);
+        expect([layers['deck-bands'].colorIndex, layers['under-bands'].colorIndex]).toEqual([1, 1]);
         const under = entitiesOf(text).filter(({ layer }) => layer === 'under-bands');
         expect(under.every(({ lineType }) => lineType === 'DASHED')).toBe(true);
       }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { thinned } from '../testing/runs.ts';
 import DxfParser from 'dxf-parser';
+import { JSDOM } from 'jsdom';
 import { svgPathProperties } from 'svg-path-properties';
 import { shapeOf } from '../shape/shape.ts';
 import { finArea_mm2 } from '../fins/finShape.ts';
@@ -9,7 +10,7 @@ import { areaSpread_mm2 } from '../measure/distribution.ts';
 import { stringerLineAt } from '../measure/bottomLines.ts';
 import { sectionArea } from '../measure/volume.ts';
 import { modelNamed, models } from '../models/models.ts';
-import { halfBreadthAt, outlinePoints } from '../outline/outline.ts';
+import { halfBreadthAt, notchHalfBreadthAt, outlinePoints } from '../outline/outline.ts';
 import { DRAWINGS } from './boardDrawings.ts';
 import { drawingToDxf } from './dxf.ts';
 import { drawingToSvg } from './svg.ts';
@@ -112,6 +113,54 @@ describe('SVG', () => {
     // And back along the stringer: one contour to cut.
     expect(layer.endsWith('Z')).toBe(true);
     expect(new svgPathProperties(layer).getTotalLength() / (arc + shape.board.length_mm)).toBeCloseTo(1, 4);
+  });
+
+  it('of every drawing of any model is sound XML in the SVG namespace, its ids no two alike, its vertices those of the drawing', () => {
+    const { window } = new JSDOM('');
+    for (const board of thinned(models(), 5)) {
+      const shape = shapeOf(board);
+      const named = { ...shape, board: { ...board, name: 'Salt & <Ladder> "7"' } };
+      for (const { draw } of Object.values(DRAWINGS)) {
+        const drawing = draw(named, style);
+        const parsed = new window.DOMParser().parseFromString(drawingToSvg(drawing, 10), 'image/svg+xml');
+        expect(parsed.querySelector('parsererror')).toBeNull();
+        expect(parsed.documentElement.namespaceURI).toBe('http://www.w3.org/2000/svg');
+        expect(parsed.querySelector('title')?.textContent).toContain('Salt & <Ladder> "7"');
+        const ids = [...parsed.querySelectorAll('[id]')].map(({ id }) => id);
+        expect(new Set(ids).size).toBe(ids.length);
+        const [, , , high] = (parsed.documentElement.getAttribute('viewBox') ?? '').split(' ').map(Number);
+        for (const group of parsed.querySelectorAll('g')) {
+          const lines = drawing.lines.filter(({ layer }) => layer === group.id);
+          const paths = [...group.querySelectorAll('path')].map((path) => path.getAttribute('d') ?? '');
+          expect(paths).toHaveLength(lines.length);
+          paths.forEach((d, k) => {
+            const numbers = (d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
+            const worst = lines[k].points.reduce((most, p, i) => {
+              const [dx, dy] = [numbers[2 * i] - 10 - p.x_mm, high - 10 - numbers[2 * i + 1] - p.y_mm];
+              return Math.max(most, Math.abs(dx), Math.abs(dy));
+            }, 0);
+            expect([drawing.title, worst < 1e-3]).toEqual([drawing.title, true]);
+          });
+        }
+      }
+    }
+  });
+
+  it('has the outline on the board’s own within 0.01 mm, for every model', () => {
+    for (const board of models()) {
+      const shape = shapeOf(board);
+      const drawing = halfOutlineDrawing(shape, style);
+      const d = /<g id="outline"[^>]*>\s*<path d="([^"]+)"/.exec(drawingToSvg(drawing, 0))![1];
+      const numbers = (d.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
+      let worst = 0;
+      for (let i = 0; i < numbers.length; i += 2) {
+        const [x, y] = [numbers[i], drawing.height_mm - numbers[i + 1]];
+        // Where the end is flat, or split, x alone says no height: the line along the stringer, too.
+        if (x < 1e-6 || y < 1e-6 || notchHalfBreadthAt(shape.outline, x - 1e-3) > 0) continue;
+        worst = Math.max(worst, Math.abs(y - halfBreadthAt(shape.outline, x)));
+      }
+      expect([board.name, worst < 0.01]).toEqual([board.name, true]);
+    }
   });
 
   it('draws what is thought dashed, what is cut whole; closed where it closes, words where they were put', () => {

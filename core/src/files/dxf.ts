@@ -2,7 +2,7 @@ import { DxfWriter, LWPolylineFlags, point2d, point3d, SplineFlags, Units } from
 import { piecesOf, splineThrough } from './cubicSpline.ts';
 import { type Drawing, type DrawnLine, extentOf } from './drawing.ts';
 import { boxOf } from './labels.ts';
-import { lookOf } from './layers.ts';
+import { inkOf, LOOKS } from './layers.ts';
 
 /** How curves are written: by their vertices, one entity a line; or as splines, cut at their corners. */
 export type DxfCurves = 'polylines' | 'splines';
@@ -33,7 +33,7 @@ export function drawingToDxf(drawing: Drawing, curves: DxfCurves = 'polylines'):
   dxf.setVariable('$MEASUREMENT', { 70: 1 });
   dxf.addLType(DASHED, 'Dashed __ __ __', [4, -2]);
   const layers = [...new Set([...drawing.lines, ...drawing.texts].map((item) => item.layer))];
-  for (const layer of layers) dxf.addLayer(layer, lookOf(layer).aci, 'Continuous');
+  for (const layer of layers) dxf.addLayer(layer, LOOKS[inkOf(layer)].aci, 'Continuous');
   for (const line of drawing.lines) {
     if (curves === 'splines') splines(dxf, line);
     else polyline(dxf, line, line.points, line.closed ?? false);

@@ -12,5 +12,7 @@ export { halfOutlineDrawing, sizeLine } from './templateDrawing.ts';
 export { BYTES_A_FACET, solidSizeWords, USUAL_CHORD_mm } from './solidFiles.ts';
 export { type Sheets, sheetsOf, windowOrigin } from './pdf/sheets.ts';
 export type { OnePage } from './onePage.ts';
+export { picturePage } from './picturePage.ts';
 export { ticketPage, type TicketExtras } from './ticketPage.ts';
 export { wallPage } from './wallPage.ts';
+export { type Ink, inkOf } from './layers.ts';

@@ -3,7 +3,7 @@
 import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import { type Drawing, type DrawnLine, framed, movedBy } from './drawing.ts';
-import { isCut } from './layers.ts';
+import { inkOf } from './layers.ts';
 
 /** What pieces are cut from: a sheet of paper or of ply, as it lies. */
 export interface Stock {
@@ -32,7 +32,7 @@ const MOST_SHEETS = 400;
 
 /** A line to cut, set off outward by half of what the cut takes away; other lines as they are. */
 function setOff(line: DrawnLine, kerf_mm: number): DrawnLine {
-  if (kerf_mm <= 0 || !line.closed || !isCut(line.layer)) return line;
+  if (kerf_mm <= 0 || !line.closed || inkOf(line.layer) !== 'cut') return line;
   const path = line.points.map((p) => ({ x: p.x_mm, y: p.y_mm }));
   // A hole in a piece grows smaller: its cut lies inside it.
   const by = line.layer === 'holes' ? -kerf_mm / 2 : kerf_mm / 2;

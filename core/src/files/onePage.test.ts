@@ -5,9 +5,10 @@ import { type Paper, PAPERS } from '../make/paper.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import type { LengthStyle } from '../units/format.ts';
-import { planInSmall, profileInSmall, sectionInSmall } from './boardSmall.ts';
+import { bottomInSmall, deckInSmall, planInSmall, profileInSmall, sectionInSmall } from './boardSmall.ts';
 import { textWidth_mm } from './labels.ts';
 import type { OnePage, PageText } from './onePage.ts';
+import { picturePage } from './picturePage.ts';
 import { ticketPage } from './ticketPage.ts';
 import { wallPage } from './wallPage.ts';
 
@@ -83,10 +84,13 @@ describe('the ticket and the wall sheet', () => {
         expect([model.name, faults(ticketPage(shape, paper, style))]).toEqual([model.name, []]);
         const wall = wallPage(shape, paper, style, { name, riderName: 'Maren' });
         expect([model.name, faults(wall)]).toEqual([model.name, []]);
+        const picture = picturePage(shape, style, { name: model.name, riderName: 'Maren' });
+        expect([model.name, faults(picture)]).toEqual([model.name, []]);
       }
     }
     const long = shapeOf(hard(modelNamed('Slack Water')!));
     expect(faults(ticketPage(long, paper, INCHES, extras))).toEqual([]);
+    expect(faults(picturePage(long, INCHES, { name: long.board.name, riderName: 'Maren' }))).toEqual([]);
     expect(faults(wallPage(long, paper, INCHES, { name: long.board.name, riderName: 'Maren' }))).toEqual([]);
   });
 
@@ -119,6 +123,17 @@ describe('the board in small', () => {
       expect(section.wide).toBeCloseTo(outline.width_mm / 10, 1);
       expect(section.high * 10).toBeLessThan(foil.thickness_mm + 12);
     }
+  });
+
+  it('shows the whole bottom with fins and contours on both sides, the deck with none', () => {
+    const [slack] = both;
+    expect(deckInSmall(slack, plain).filter(({ weight_mm }) => weight_mm !== 0.3 && weight_mm !== 0.15)).toEqual([]);
+    const bases = bottomInSmall(slack, INCHES, plain).filter(({ weight_mm }) => weight_mm === 0.6);
+    const middles = bases.map(({ points: [a, b] }) => Math.round(a.y_mm + b.y_mm)).sort((a, b) => a - b);
+    // A pair, and the centre fin from either half.
+    expect(middles[0]).toBeLessThan(-5);
+    expect(middles[3]).toBe(-middles[0]);
+    expect(middles.slice(1, 3).map(Math.abs)).toEqual([0, 0]);
   });
 
   it('has contours and fins on the bottom’s half only, stations on the deck’s', () => {

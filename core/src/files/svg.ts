@@ -1,6 +1,6 @@
 import type { CheckSquare } from '../make/paper.ts';
 import type { Drawing } from './drawing.ts';
-import { lookOf } from './layers.ts';
+import { inkOf, LOOKS } from './layers.ts';
 
 const escapes: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 
@@ -35,7 +35,7 @@ export function drawingToSvg(drawing: Drawing, margin_mm = 10): string {
           `    <text x="${X(text.x_mm)}" y="${Y(text.y_mm)}" font-size="${round(text.size_mm)}" text-anchor="${text.anchor ?? 'start'}" fill="black" stroke="none">${escapeXml(text.text)}</text>`,
       );
     // Groups that drawing programs open as layers.
-    const head = `  <g id="${layer}" inkscape:groupmode="layer" inkscape:label="${layer}" stroke="${lookOf(layer).colour}">`;
+    const head = `  <g id="${layer}" inkscape:groupmode="layer" inkscape:label="${layer}" stroke="${LOOKS[inkOf(layer)].colour}">`;
     return [head, ...paths, ...words, '  </g>'].join('\n');
   });
   return [

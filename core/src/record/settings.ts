@@ -21,7 +21,7 @@ const checkSquare = z.number().min(93).max(108);
 export const MOST_KEPT = 60;
 const keptPartSchema = z.strictObject({
   id: z.string().min(1).max(60),
-  name: z.string().trim().min(1).max(60),
+  name: z.string().trim().min(1).max(60).regex(/\S/),
   part: z.enum(PARTS),
   board: z.preprocess((stored) => migrated(stored), boardSchema),
 });

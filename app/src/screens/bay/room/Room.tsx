@@ -6,11 +6,14 @@ import { sectionRing } from '@june-tide/core/section';
 import { sectionAt, type Shape } from '@june-tide/core/shape';
 import { type LitMesh, litMesh } from '@june-tide/core/solid';
 import { INCH_mm } from '@june-tide/core/units';
+import { pngOf, PICTURE_SCALE } from '../../../parts/pagePng.ts';
+import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
 import { Latest } from '../../../workers/latest.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 import { Silhouettes } from './Silhouettes.tsx';
+import { useMaking } from '../steps/useMaking.tsx';
 import { useLiveBay } from '../useBay.ts';
 import { type Eye, EYES, RoomScene } from './scene.ts';
 
@@ -28,6 +31,7 @@ export default function Room() {
   const [stripes, setStripes] = useState(false);
   const [cut, setCut] = useState(false);
   const [failure, setFailure] = useState<string>();
+  const { button, holder } = useMaking();
   const solid = useSolid();
   const shown = useRef(false);
 
@@ -73,6 +77,7 @@ export default function Room() {
 
   return (
     <div className="room" ref={box}>
+      {holder}
       <canvas
         ref={canvas}
         data-testid="room"
@@ -97,6 +102,11 @@ export default function Room() {
           <Button size="small" onClick={() => scene.current?.look(eye)}>
             Back to this eye
           </Button>
+          {button('picture', 'Picture (PNG)', async () => {
+            if (!scene.current) return;
+            const bytes = await pngOf(scene.current.picture(PICTURE_SCALE));
+            saveFile(bytes, `${fileName(record.board.name, String(record.number))}-room.png`, 'image/png');
+          })}
           <label>
             <Switch size="small" checked={stripes} onChange={setStripes} aria-label="Stripes of light" /> stripes
           </label>

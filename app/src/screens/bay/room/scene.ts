@@ -179,6 +179,24 @@ export class RoomScene {
     this.ask();
   }
 
+  /** What is seen, drawn anew so many times as fine, on a canvas of its own. */
+  picture(scale: number): HTMLCanvasElement {
+    const ratio = this.renderer.getPixelRatio();
+    const out = document.createElement('canvas');
+    try {
+      this.renderer.setPixelRatio(scale);
+      this.renderer.render(this.scene, this.camera);
+      const { domElement } = this.renderer;
+      out.width = domElement.width;
+      out.height = domElement.height;
+      out.getContext('2d')?.drawImage(domElement, 0, 0);
+    } finally {
+      this.renderer.setPixelRatio(ratio);
+      this.ask();
+    }
+    return out;
+  }
+
   dispose(): void {
     cancelAnimationFrame(this.asked);
     this.clear();

@@ -5,6 +5,7 @@ import {
   drawingToSvg,
   halfOutlineDrawing,
   onPaper,
+  picturePage,
   ticketPage,
   type TicketExtras,
   wallPage,
@@ -17,6 +18,7 @@ import { LengthField, rangeOf } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { NumberField } from '../../../parts/NumberField.tsx';
 import { changeSettings, useShed } from '../../../store/shed.ts';
+import { pagePng } from '../../../parts/pagePng.ts';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
@@ -84,6 +86,10 @@ export function PaperBench() {
         <li className="choices">
           {paperButton('ticket', 'Ticket, one page (PDF)', 'ticket', { kind: 'ticket' })}
           {paperButton('wall sheet', 'Wall sheet, large type (PDF)', 'wall', { kind: 'wall' })}
+          {button('picture', 'Picture for the rider (PNG)', async () => {
+            const page = picturePage(shape, style, { name: board.name, ...riderOf(extras) });
+            saveFile(await pagePng(page), `${name}-picture.png`, 'image/png');
+          })}
           {button('board file', 'Board file (JSON)', () =>
             saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
           )}
@@ -92,6 +98,10 @@ export function PaperBench() {
             <PagePreview
               page={wallPage(shape, onePage, style, { name: called, ...riderOf(extras) })}
               words={`Wall sheet, one page of ${onePage}, on its side`}
+            />
+            <PagePreview
+              page={picturePage(shape, style, { name: board.name, ...riderOf(extras) })}
+              words="Picture for the rider"
             />
           </div>
         </li>

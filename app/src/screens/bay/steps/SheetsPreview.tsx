@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { type Drawing, type OnPaper, sheetsOf, windowOrigin } from '@june-tide/core/files';
+import { type Drawing, type Ink, inkOf, type OnPaper, sheetsOf, windowOrigin } from '@june-tide/core/files';
 import { PAPERS, type PrintedOn } from '@june-tide/core/make';
 
 type Point = { x_mm: number; y_mm: number };
@@ -25,18 +25,28 @@ export function Preview({ words, said, width_mm, height_mm, children }: Framed) 
   );
 }
 
-/** The lines of a drawing, y down; what is only thought is left out. */
+/** The colours of the files, as this light has them. */
+const INK: Readonly<Record<Ink, string>> = {
+  cut: 'currentColor',
+  marked: 'var(--marked)',
+  banded: 'var(--coral)',
+  aimed: 'var(--sea)',
+  thought: 'var(--faint)',
+};
+
+/** The lines of a drawing, y down, in the colours of its files; stations are left out. */
 export function Lines({ drawing, at = { x_mm: 0, y_mm: 0 } }: { drawing: Drawing; at?: Point }) {
   const { height_mm } = drawing;
   return drawing.lines
-    .filter(({ dashed, layer }) => !dashed && layer !== 'stations')
-    .map(({ points, closed }, i) => (
+    .filter(({ layer }) => layer !== 'stations')
+    .map(({ points, closed, dashed, layer }, i) => (
       <path
         key={i}
         d={`M${points.map((p) => `${(at.x_mm + p.x_mm).toFixed(1)} ${(at.y_mm + height_mm - p.y_mm).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`}
         fill="none"
-        stroke="currentColor"
+        stroke={INK[inkOf(layer)]}
         strokeWidth={1.2}
+        strokeDasharray={dashed ? '5 3' : undefined}
         vectorEffect="non-scaling-stroke"
       />
     ));
