@@ -127,15 +127,23 @@ test('the room: eyes, stripes and the cut each give another picture, and the dra
     seen.add((await room.screenshot()).toString('base64'));
   };
   await look();
-  for (const eye of ['Down the rail', 'Along the bottom', 'Behind the tail']) {
-    await page.getByText(eye, { exact: true }).click();
+  for (const eye of [
+    'Down the right rail',
+    'Down the left rail',
+    'Along the deck',
+    'Along the bottom',
+    'Over the deck',
+    'Behind the tail',
+    'In front of the nose',
+  ]) {
+    await choose(page, 'Where the eye is', eye);
     await look();
   }
   await page.getByRole('switch', { name: 'Stripes of light' }).click();
   await look();
   await page.getByRole('switch', { name: 'Cut at the hook' }).click();
   await look();
-  expect(seen.size).toBe(6);
+  expect(seen.size).toBe(10);
   await page.getByRole('heading', { name: /Two Lanterns/ }).click();
   await page.keyboard.press('r');
   await expect(page.getByRole('group', { name: /plan, tape and profile/ })).toBeVisible();

@@ -13,3 +13,4 @@ export { READING_WORDS, ROCKER_READINGS, tipLifts, withTipLifts } from './rocker
 export { foilDifferences, placeWords, type StationPlace, stationTable, USUAL_STATIONS } from './stationTable.ts';
 export { bottomWords, ticketLines } from './ticket.ts';
 export { volume_L } from './volume.ts';
+export { lowestAt, stringerLineAt } from './bottomLines.ts';

@@ -1,7 +1,9 @@
-import { Button, Segmented, Switch } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { Button, Select, Switch } from 'antd';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Board } from '@june-tide/core/document';
 import { placedFins } from '@june-tide/core/fins';
+import { thicknessAt } from '@june-tide/core/foil';
+import { lowestAt, stringerLineAt } from '@june-tide/core/measure';
 import { sectionRing } from '@june-tide/core/section';
 import { sectionAt, type Shape } from '@june-tide/core/shape';
 import { type LitMesh, litMesh } from '@june-tide/core/solid';
@@ -15,7 +17,8 @@ import { solidClient } from '../../../workers/workClient.ts';
 import { Silhouettes } from './Silhouettes.tsx';
 import { useMaking } from '../steps/useMaking.tsx';
 import { useLiveBay } from '../useBay.ts';
-import { type Eye, EYES, RoomScene } from './scene.ts';
+import { type Eye, EYES } from './eyes.ts';
+import { RoomScene } from './scene.ts';
 
 const EYE_NAMES = Object.keys(EYES) as Eye[];
 
@@ -27,13 +30,17 @@ export default function Room() {
   const { width, height } = useSize(box);
   const { record, shape, hook_mm, over } = useLiveBay();
   const night = useShed((shed) => shed.settings.light === 'night');
-  const [eye, setEye] = useState<Eye>('deck');
+  const [eye, setEye] = useState<Eye>('quarter');
   const [stripes, setStripes] = useState(false);
   const [cut, setCut] = useState(false);
   const [failure, setFailure] = useState<string>();
   const { button, holder } = useMaking();
   const solid = useSolid();
   const shown = useRef(false);
+
+  // What hangs on the shape alone: made once for it, however often the hook moves.
+  const still = useMemo(() => stillOf(shape), [shape]);
+  const others = useMemo(() => (over ? linesOf(over.shape, over.shift_mm) : []), [over]);
 
   useEffect(() => {
     if (!canvas.current) return;
@@ -57,12 +64,9 @@ export default function Room() {
     const section = sectionAt(shape, hook_mm);
     const lift = shape.rocker.line.valueAt(hook_mm);
     scene.current.show({
-      length_mm: record.board.length_mm,
-      width_mm: record.board.outline.width_mm,
-      noseLift_mm: record.board.rocker.noseLift_mm,
+      ...still,
       board: solid,
-      fins: placedFins(shape).map((fin) => litMesh(fin)),
-      over: over ? linesOf(over.shape, over.shift_mm) : [],
+      over: others,
       section: section ? sectionRing(section).map((p) => [hook_mm, p.y_mm, p.z_mm + lift]) : [],
       hook_mm,
       cut,
@@ -73,7 +77,7 @@ export default function Room() {
       shown.current = true;
       scene.current.look(eye);
     }
-  }, [solid, over, shape, record, hook_mm, cut, stripes, night, eye]);
+  }, [solid, still, others, shape, hook_mm, cut, stripes, night, eye]);
 
   return (
     <div className="room" ref={box}>
@@ -89,9 +93,10 @@ export default function Room() {
       {failure !== undefined && <Silhouettes reason={failure} />}
       {failure === undefined && (
         <div className="room-tools" role="group" aria-label="Eye and light">
-          <Segmented<Eye>
+          <Select<Eye>
             aria-label="Where the eye is"
             size="small"
+            className="fit-176"
             value={eye}
             options={EYE_NAMES.map((value) => ({ value, label: EYES[value] }))}
             onChange={(next) => {
@@ -120,6 +125,25 @@ export default function Room() {
 }
 
 type Point = [number, number, number];
+
+/** What of a room hangs on the shape alone. */
+function stillOf(shape: Shape) {
+  const { length_mm, outline } = shape.board;
+  const bottom = (x: number) => stringerLineAt(shape, x);
+  const deck = (x: number) => bottom(x) + thicknessAt(shape.foil, x);
+  const xs = Array.from(
+    { length: 121 },
+    (_, k) => shape.outline.end.notch_mm + ((length_mm - shape.outline.end.notch_mm) * k) / 120,
+  );
+  return {
+    length_mm,
+    width_mm: outline.width_mm,
+    top_mm: Math.max(...xs.map(deck)),
+    heights_mm: [0.24, 0.72].map((share) => lowestAt(shape, share * length_mm)) as [number, number],
+    fins: placedFins(shape).map((fin) => litMesh(fin)),
+    stringer: [deck, bottom].map((at) => xs.slice(1, -1).map((x): Point => [x, 0, at(x)])),
+  };
+}
 
 /** Another board as lines: a section every 6 in, both rails, the stringer on the deck. */
 function linesOf(shape: Shape, shift_mm: number): Point[][] {

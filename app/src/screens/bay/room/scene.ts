@@ -1,9 +1,7 @@
 import {
-  AmbientLight,
+  ACESFilmicToneMapping,
   BufferAttribute,
   BufferGeometry,
-  Color,
-  DirectionalLight,
   DoubleSide,
   Group,
   Line,
@@ -11,109 +9,91 @@ import {
   type Material,
   Mesh,
   MeshStandardMaterial,
+  PCFShadowMap,
   PerspectiveCamera,
   Plane,
-  Scene,
-  ShaderMaterial,
   Vector3,
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { LitMesh } from '@june-tide/core/solid';
+import { type Eye, placeOf } from './eyes.ts';
+import { Shed } from './shed.ts';
+import { stripedSkin } from './stripes.ts';
 
-/** Where a shaper puts the eye. Directions in the board's own axes: nose +x, deck +z. */
-export const EYES = {
-  rail: 'Down the rail',
-  bottom: 'Along the bottom',
-  deck: 'Over the deck',
-  tail: 'Behind the tail',
-} as const;
-export type Eye = keyof typeof EYES;
+type Path = readonly (readonly [number, number, number])[];
 
 /** What is shown, all at once; the scene takes what changed. */
 export interface RoomView {
   length_mm: number;
   width_mm: number;
-  noseLift_mm: number;
+  /** The highest of the board, for the eye. */
+  top_mm: number;
+  /** How high the bottom is where the blocks stand. */
+  heights_mm: readonly [tail: number, nose: number];
   board: LitMesh;
   fins: readonly LitMesh[];
+  /** The stringer on deck and bottom. */
+  stringer: readonly Path[];
   /** The board laid over, as lines in space: its sections and its rails. */
-  over: readonly (readonly (readonly [number, number, number])[])[];
+  over: readonly Path[];
   /** The section at the hook as a closed line in space. */
-  section: readonly (readonly [number, number, number])[];
+  section: Path;
   hook_mm: number;
   cut: boolean;
   stripes: boolean;
   night: boolean;
 }
 
-const STRIPES_VERTEX = `
-varying vec3 vNormalView;
-varying vec3 vToEye;
-#include <clipping_planes_pars_vertex>
-void main() {
-  vec4 mvPosition = modelViewMatrix * vec4(position, 1.0);
-  vNormalView = normalMatrix * normal;
-  vToEye = -mvPosition.xyz;
-  gl_Position = projectionMatrix * mvPosition;
-  #include <clipping_planes_vertex>
-}`;
-/** Bands of light as long tubes over the board would throw them: even bands are an even surface. */
-const STRIPES_FRAGMENT = `
-varying vec3 vNormalView;
-varying vec3 vToEye;
-#include <clipping_planes_pars_fragment>
-void main() {
-  #include <clipping_planes_fragment>
-  vec3 n = normalize(vNormalView);
-  if (!gl_FrontFacing) n = -n;
-  vec3 r = reflect(-normalize(vToEye), n);
-  float band = abs(fract(atan(r.y, r.z) * 5.0) - 0.5) * 2.0;
-  float w = fwidth(band) * 1.2;
-  float light = smoothstep(0.5 - w, 0.5 + w, band);
-  gl_FragColor = vec4(mix(vec3(0.10, 0.12, 0.13), vec3(0.98, 0.97, 0.94), light), 1.0);
-}`;
+/** A frame later than this after the one before is late: some fifteen a second are wanted of the slowest machine. */
+const LATE_ms = 50;
+const COARSE = 0.45;
 
 /** The 3D room around one canvas. Draws only when something changed. @throws Error when there is no WebGL. */
 export class RoomScene {
   private readonly renderer: WebGLRenderer;
-  private readonly scene = new Scene();
-  private readonly camera = new PerspectiveCamera(32, 1, 10, 40_000);
+  private readonly shed = new Shed();
+  private readonly camera = new PerspectiveCamera(12, 1, 20, 60_000);
   private readonly controls: OrbitControls;
-  private readonly world = new Group();
   private readonly foam: MeshStandardMaterial;
-  private readonly stripes: ShaderMaterial;
+  private readonly dark = new MeshStandardMaterial({ color: 0x4b565b, roughness: 0.45, side: DoubleSide });
+  private readonly stripes = stripedSkin();
   private readonly cut = new Plane(new Vector3(1, 0, 0), 0);
+  /** What is drawn, by what it is of: each made anew only when that is another. */
+  private readonly parts = new Map<string, { of: unknown; group: Group }>();
   private view: RoomView | undefined;
   private asked = 0;
+  private readonly usual = Math.min(2, window.devicePixelRatio || 1);
+  /** While the board is being turned: when the last frame was, and how many in a row came late. */
+  private turning: { last: number; slow: number } | undefined;
 
   constructor(canvas: HTMLCanvasElement) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
-    this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio || 1));
+    this.renderer.setPixelRatio(this.usual);
     this.renderer.localClippingEnabled = true;
-    this.foam = new MeshStandardMaterial({ color: 0xf6f3ea, roughness: 0.78, metalness: 0, side: DoubleSide });
-    this.stripes = new ShaderMaterial({
-      vertexShader: STRIPES_VERTEX,
-      fragmentShader: STRIPES_FRAGMENT,
+    this.renderer.toneMapping = ACESFilmicToneMapping;
+    this.renderer.shadowMap.enabled = true;
+    this.renderer.shadowMap.type = PCFShadowMap;
+    // Turning the eye moves no shadow.
+    this.renderer.shadowMap.autoUpdate = false;
+    // A little back from itself, so that the stringer and the hook lie on it.
+    this.foam = new MeshStandardMaterial({
+      color: 0xf7f4ea,
+      roughness: 0.42,
       side: DoubleSide,
-      clipping: true,
+      polygonOffset: true,
+      polygonOffsetFactor: 1,
+      polygonOffsetUnits: 4,
     });
     this.camera.up.set(0, 0, 1);
     this.controls = new OrbitControls(this.camera, canvas);
     this.controls.enableDamping = false;
     this.controls.addEventListener('change', () => this.ask());
-    // Two rows of low lamps along the rails, a little light from above and below so that nothing goes black.
-    const lamp = (y: number, z: number, strength: number) => {
-      const light = new DirectionalLight(0xfff4df, strength);
-      light.position.set(0, y, z);
-      this.scene.add(light);
-    };
-    lamp(1, 0.3, 1.6);
-    lamp(-1, 0.3, 1.6);
-    lamp(1, -0.3, 0.7);
-    lamp(-1, -0.3, 0.7);
-    this.scene.add(new AmbientLight(0xffffff, 0.55));
-    this.scene.add(this.world);
+    this.controls.addEventListener('start', () => (this.turning = { last: 0, slow: 0 }));
+    this.controls.addEventListener('end', () => {
+      this.turning = undefined;
+      this.fineness(this.usual);
+    });
   }
 
   resize(width: number, height: number): void {
@@ -124,57 +104,36 @@ export class RoomScene {
   }
 
   show(view: RoomView): void {
-    this.clear();
     this.view = view;
-    this.scene.background = new Color(view.night ? 0x0d2a2d : 0xe6dfd0);
+    this.renderer.shadowMap.needsUpdate = true;
+    this.shed.set(view.night, view, view.heights_mm);
     this.cut.set(new Vector3(1, 0, 0), -view.hook_mm);
     const clipping = view.cut ? [this.cut] : [];
-    this.foam.clippingPlanes = clipping;
-    this.stripes.clippingPlanes = clipping;
+    for (const material of [this.foam, this.dark, this.stripes]) material.clippingPlanes = clipping;
     const skin: Material = view.stripes ? this.stripes : this.foam;
-    this.world.add(new Mesh(geometryOf(view.board), skin));
-    const dark = new MeshStandardMaterial({
-      color: 0x2b3337,
-      roughness: 0.4,
-      side: DoubleSide,
-      clippingPlanes: clipping,
-    });
-    for (const fin of view.fins) this.world.add(new Mesh(geometryOf(fin), dark));
-    for (const line of view.over) {
-      const geometry = new BufferGeometry().setFromPoints(line.map(([x, y, z]) => new Vector3(x, y, z)));
-      this.world.add(new Line(geometry, new LineBasicMaterial({ color: view.night ? 0x6fd0b8 : 0x0f6353 })));
-    }
-    if (view.section.length > 0) {
-      const geometry = new BufferGeometry().setFromPoints(
-        [...view.section, view.section[0]].map(([x, y, z]) => new Vector3(x, y, z)),
-      );
-      this.world.add(new Line(geometry, new LineBasicMaterial({ color: 0xe0a800, depthTest: !view.cut })));
-    }
+    this.part('board', view.board, () => [meshOf(view.board, skin)]);
+    for (const child of this.parts.get('board')?.group.children ?? []) if (child instanceof Mesh) child.material = skin;
+    this.part('fins', view.fins, () => view.fins.map((fin) => meshOf(fin, this.dark)));
+    this.part('stringer', view.stringer, () => view.stringer.map((path) => lineOf(path, 0xb39d6e)));
+    const other = view.night ? 0x6fd0b8 : 0x0f6353;
+    this.part(`over ${view.night}`, view.over, () => view.over.map((path) => lineOf(path, other)));
+    this.part(`over ${!view.night}`, undefined, () => []);
+    const stringer = this.parts.get('stringer');
+    if (stringer) stringer.group.visible = !view.stripes && !view.cut;
+    this.part('section', view.section, () =>
+      view.section.length > 0 ? [lineOf([...view.section, view.section[0]], 0xe0a800)] : [],
+    );
     this.ask();
   }
 
   /** Puts the eye where a shaper puts it. */
   look(eye: Eye): void {
-    const { view } = this;
-    if (!view) return;
-    const L = view.length_mm;
-    const half = view.width_mm / 2;
-    const places: Readonly<Record<Eye, { from: [number, number, number]; at: [number, number, number] }>> = {
-      rail: { from: [-0.3 * L, -half * 1.5, 150], at: [0.55 * L, -half * 0.1, 20] },
-      bottom: { from: [-0.55 * L, half * 0.4, -0.42 * L], at: [0.24 * L, 0, 0] },
-      deck: { from: [0.5 * L, -0.28 * L, 1.05 * L], at: [0.5 * L, 0, 0] },
-      tail: { from: [-0.45 * L, 0, 0.16 * L], at: [0.5 * L, 0, view.noseLift_mm / 3] },
-    };
-    const { from, at } = places[eye];
-    // Over the deck the whole length fills the width, whatever the shape of the window.
-    const reach = 1.08 * Math.hypot(0.28, 1.05) * Math.tan((16 * Math.PI) / 180) * this.camera.aspect;
-    const back = eye === 'deck' ? 0.61 / reach : 1;
-    this.camera.position.set(
-      at[0] + (from[0] - at[0]) * back,
-      at[1] + (from[1] - at[1]) * back,
-      at[2] + (from[2] - at[2]) * back,
-    );
-    this.controls.target.set(...at);
+    if (!this.view) return;
+    const { from, at, fov_rad } = placeOf(eye, this.view, this.camera.aspect);
+    this.camera.fov = (fov_rad * 180) / Math.PI;
+    this.camera.updateProjectionMatrix();
+    this.camera.position.copy(from);
+    this.controls.target.copy(at);
     this.controls.update();
     this.ask();
   }
@@ -185,7 +144,7 @@ export class RoomScene {
     const out = document.createElement('canvas');
     try {
       this.renderer.setPixelRatio(scale);
-      this.renderer.render(this.scene, this.camera);
+      this.render();
       const { domElement } = this.renderer;
       out.width = domElement.width;
       out.height = domElement.height;
@@ -199,34 +158,83 @@ export class RoomScene {
 
   dispose(): void {
     cancelAnimationFrame(this.asked);
-    this.clear();
+    for (const { group } of this.parts.values()) emptied(group);
     this.controls.dispose();
-    this.foam.dispose();
-    this.stripes.dispose();
+    for (const material of [this.foam, this.dark, this.stripes]) material.dispose();
+    this.shed.dispose();
     this.renderer.dispose();
+  }
+
+  /** A part of what is seen, made anew only where it is of something else than before. */
+  private part(name: string, of: unknown, make: () => (Mesh | Line)[]): void {
+    let known = this.parts.get(name);
+    if (known && known.of === of) return;
+    if (!known) {
+      known = { of, group: new Group() };
+      this.parts.set(name, known);
+      this.shed.scene.add(known.group);
+    }
+    emptied(known.group);
+    known.of = of;
+    const made = make();
+    if (made.length > 0) known.group.add(...made);
+  }
+
+  /** Pixels drawn to one of the screen's, each way. */
+  private fineness(ratio: number): void {
+    if (this.renderer.getPixelRatio() === ratio) return;
+    this.renderer.setPixelRatio(ratio);
+    this.ask();
+  }
+
+  /** Where frames come late the board is turned in coarser ones; at rest it is fine again. */
+  private paced(now_ms: number): void {
+    const { turning } = this;
+    if (!turning) return;
+    const late = turning.last > 0 && now_ms - turning.last > LATE_ms && now_ms - turning.last < 10 * LATE_ms;
+    turning.slow = late ? turning.slow + 1 : 0;
+    turning.last = now_ms;
+    if (turning.slow > 1) this.fineness(this.usual * COARSE);
+  }
+
+  private render(): void {
+    if (this.shed.seenFrom(this.camera.position.z)) this.renderer.shadowMap.needsUpdate = true;
+    this.renderer.render(this.shed.scene, this.camera);
   }
 
   private ask(): void {
     cancelAnimationFrame(this.asked);
-    this.asked = requestAnimationFrame(() => this.renderer.render(this.scene, this.camera));
+    this.asked = requestAnimationFrame((now) => {
+      this.paced(now);
+      this.render();
+    });
   }
+}
 
-  private clear(): void {
-    for (const child of [...this.world.children]) {
-      this.world.remove(child);
-      if (child instanceof Mesh || child instanceof Line) {
-        (child.geometry as BufferGeometry).dispose();
-        const material = child.material as Material;
-        if (material !== this.foam && material !== this.stripes) material.dispose();
-      }
+/** Takes everything out of a group, with what it holds on the card; materials of lines are their own. */
+function emptied(group: Group): void {
+  for (const child of [...group.children]) {
+    group.remove(child);
+    if (child instanceof Mesh) (child.geometry as BufferGeometry).dispose();
+    if (child instanceof Line) {
+      (child.geometry as BufferGeometry).dispose();
+      (child.material as Material).dispose();
     }
   }
 }
 
-function geometryOf(mesh: LitMesh): BufferGeometry {
+function lineOf(path: Path, color: number): Line {
+  const geometry = new BufferGeometry().setFromPoints(path.map(([x, y, z]) => new Vector3(x, y, z)));
+  return new Line(geometry, new LineBasicMaterial({ color }));
+}
+
+function meshOf(mesh: LitMesh, material: Material): Mesh {
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
   geometry.setAttribute('normal', new BufferAttribute(mesh.normals, 3));
   geometry.setIndex(new BufferAttribute(mesh.triangles, 1));
-  return geometry;
+  const made = new Mesh(geometry, material);
+  made.castShadow = true;
+  made.receiveShadow = true;
+  return made;
 }
