@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import { type LengthStyle, writeLength, type WrittenLength } from '@june-tide/core/units';
 import { useShed } from '../store/shed.ts';
 import { styleOf } from '../store/derived.ts';
@@ -68,40 +69,47 @@ export function DrawnMeasure({
 }: DrawnMeasureProps) {
   const w = writeLength(mm, useLengthStyle(), { feet });
   const small = size * 0.79;
+  const id = useId();
+  // Its halo is drawn whole before the letters: piece by piece, the halo of a denominator would eat the slash before it.
   return (
-    <text
-      x={x}
-      y={y}
-      fontSize={size}
-      textAnchor={anchor}
-      className={held ? 'drawn held' : 'drawn'}
-      fontFamily="var(--serif)"
-      fontWeight={600}
-      pointerEvents="none"
-    >
-      {w.sign}
-      {w.feet !== undefined && `${w.feet}′`}
-      {w.whole}
-      {w.numerator !== undefined && (
-        <>
-          <tspan fontSize={small} dy={-size * 0.26}>
-            {w.numerator}
-          </tspan>
-          <tspan dy={size * 0.26}>⁄</tspan>
-          <tspan fontSize={small} dy={size * 0.05}>
-            {w.denominator}
-          </tspan>
-          <tspan dy={-size * 0.05}>{'\u200b'}</tspan>
-        </>
-      )}
-      {(w.unit === 'cm' || w.unit === 'mm') && <tspan fontSize={small}> {w.unit}</tspan>}
-      {after && (
-        <tspan fontSize={Math.max(13, size * 0.72)} fontStyle="italic" fontWeight={400} className="after">
-          {' '}
-          {after}
-        </tspan>
-      )}
-    </text>
+    <g className={held ? 'drawn held' : 'drawn'}>
+      <g className="halo">
+        <text
+          id={id}
+          x={x}
+          y={y}
+          fontSize={size}
+          textAnchor={anchor}
+          fontFamily="var(--serif)"
+          fontWeight={600}
+          pointerEvents="none"
+        >
+          {w.sign}
+          {w.feet !== undefined && `${w.feet}′`}
+          {w.whole}
+          {w.numerator !== undefined && (
+            <>
+              <tspan fontSize={small} dy={-size * 0.26}>
+                {w.numerator}
+              </tspan>
+              <tspan dy={size * 0.26}>⁄</tspan>
+              <tspan fontSize={small} dy={size * 0.05}>
+                {w.denominator}
+              </tspan>
+              <tspan dy={-size * 0.05}>{'\u200b'}</tspan>
+            </>
+          )}
+          {(w.unit === 'cm' || w.unit === 'mm') && <tspan fontSize={small}> {w.unit}</tspan>}
+          {after && (
+            <tspan fontSize={Math.max(13, size * 0.72)} fontStyle="italic" fontWeight={400} className="after">
+              {' '}
+              {after}
+            </tspan>
+          )}
+        </text>
+      </g>
+      <use href={`#${id}`} className="letters" />
+    </g>
   );
 }
 

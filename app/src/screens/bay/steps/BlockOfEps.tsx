@@ -11,7 +11,7 @@ import { shapeFor } from '../../../store/derived.ts';
 import { changeWorkshop, useShed } from '../../../store/shed.ts';
 import { paperClient } from '../../../workers/workClient.ts';
 import { useBay } from '../useBay.ts';
-import { Lines, Preview } from './SheetsPreview.tsx';
+import { Lines, PaperPreview, Preview } from './SheetsPreview.tsx';
 import type { Printed } from './printed.ts';
 import { useMaking } from './useMaking.tsx';
 
@@ -48,14 +48,25 @@ export function BlockOfEps() {
   }, [called, shape, copies, others, records, wire, allowance]);
   const templates = useMemo(() => wireTemplates(plan, wire, style), [plan, wire, style]);
   const words = 'hot-wire templates';
-  const together = () => stacked(`${called}, ${words}`, templates, 20);
   const file = fileName(called, 'hot-wire');
-  const printedOn: Printed = paper === 'roll' ? { roll_mm } : paper;
-  const pdf = () => {
-    const on = { on: printedOn, style, reading: printer };
-    const laid = laidOnPaper(words, templates, together, on);
-    return paperClient.ask('paper', { kind: 'laid', paper: laid, name: called, words, printing: on });
-  };
+  const printedOn = useMemo((): Printed => (paper === 'roll' ? { roll_mm } : paper), [paper, roll_mm]);
+  const together = () => stacked(`${called}, ${words}`, templates, 20);
+  const laid = useMemo(
+    () =>
+      laidOnPaper(words, templates, () => stacked(`${called}, ${words}`, templates, 20), {
+        on: printedOn,
+        reading: printer,
+      }),
+    [templates, called, printedOn, printer],
+  );
+  const pdf = () =>
+    paperClient.ask('paper', {
+      kind: 'laid',
+      paper: laid,
+      name: called,
+      words,
+      printing: { on: printedOn, style, reading: printer },
+    });
   return (
     <section role="group" aria-label="Block of EPS">
       {holder}
@@ -132,6 +143,7 @@ export function BlockOfEps() {
             {templates.length} cards: each deck and bottom to be cut twice, one for each side, from the top down; and
             the stringer.
           </span>
+          <PaperPreview paper={laid} on={printedOn} reading={printer} words={words} />
         </div>
       )}
     </section>
