@@ -1,3 +1,4 @@
+import { readPdf } from '../core/src/testing/pdf.ts';
 import { unzipSync } from 'fflate';
 import DxfParser from 'dxf-parser';
 import { Vector3 } from 'three';
@@ -147,6 +148,40 @@ test('the room: eyes, stripes and the cut each give another picture, and the dra
   await page.getByRole('heading', { name: /Two Lanterns/ }).click();
   await page.keyboard.press('r');
   await expect(page.getByRole('group', { name: /plan, tape and profile/ })).toBeVisible();
+});
+
+test('the station table: any list of stations from both ends, typed, copied and made into a page', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await startBoard(page, 'Slack Water');
+  await page.getByRole('heading', { name: /Slack Water/ }).click();
+  await page.keyboard.press('s');
+  const table = page.getByRole('table', { name: 'Station table' });
+  await expect(table.getByRole('row')).toHaveCount(13);
+  await expect(table.getByRole('row', { name: /^Nose 12/ })).toContainText('11 5/8');
+  const field = page.getByLabel('Stations from either end');
+  await field.fill('12, 16 1/2, 419.1mm');
+  await expect(table.getByRole('row')).toHaveCount(7);
+  await expect(table.getByRole('row', { name: /^Tail 16 1\/2/ })).toBeVisible();
+  // Half a number: it says so, and the table stays.
+  await field.fill('12, 16 1/2, twelve');
+  await expect(page.getByText(/“twelve” is not a length/)).toBeVisible();
+  await expect(table.getByRole('row')).toHaveCount(7);
+  await field.fill('12');
+  await page.getByRole('dialog').getByRole('button', { name: 'Copy' }).click();
+  await expect(page.getByText('copied')).toBeVisible();
+  const lines = (await page.evaluate(() => navigator.clipboard.readText())).trimEnd().split('\n');
+  expect(lines.map((line) => line.split('\t')[0])).toEqual(['Station', 'Nose 12', 'Wide point', 'Centre', 'Tail 12']);
+  expect(lines[4].split('\t')[1]).toBe('14 3/4');
+  const pdf = await taken(page, () => page.getByRole('button', { name: 'Save PDF' }).click());
+  expect(pdf.name).toMatch(/^slack-water-\d+-station-table\.pdf$/);
+  const [sheet] = await readPdf(pdf.bytes);
+  const said = sheet.texts.map(({ text }) => text);
+  for (const words of ['Tail 12', '14 3/4', '70/30']) expect(said).toContain(words);
+  await page.keyboard.press('Escape');
+  await expect(table).toHaveCount(0);
 });
 
 test('the ticket leaves as plain text, and every number says what it is', async ({ page, context }) => {

@@ -52,6 +52,7 @@ function done<K extends WorkKind>(kind: K, of: Work[K]['of']): Doing<Work[K]['an
 async function printed(of: PaperOf): Promise<Uint8Array> {
   const [pdf, fonts] = await Promise.all([import('@june-tide/core/files/pdf'), pdfFonts()]);
   const printing = { ...of.printing, fonts };
+  if (of.kind === 'page') return pdf.onePagePdf(of.page, fonts);
   if (of.kind === 'laid') return pdf.paperPdf(of.paper, of.name, of.words, printing);
   const { board, choices } = of;
   const shape = shapeOf(board);

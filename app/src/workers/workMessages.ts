@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import type { DrawingChoices, DrawingName, Laying, OnPaper, TicketExtras } from '@june-tide/core/files';
+import type { DrawingChoices, DrawingName, Laying, OnePage, OnPaper, TicketExtras } from '@june-tide/core/files';
 import type { StepFile } from '@june-tide/core/files/packages';
 import type { Allowance, BandPlan, Blank, Paper, RailBands, RankedBlank } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
@@ -25,7 +25,10 @@ interface ShadeOf {
 }
 
 /** One paper of a board, or all of them; or what was laid out before. The fonts are the worker's own. */
-export type PaperOf = BoardPaper | { kind: 'laid'; paper: OnPaper; name: string; words: string; printing: Laying };
+export type PaperOf =
+  | BoardPaper
+  | { kind: 'page'; page: OnePage; printing: Laying }
+  | { kind: 'laid'; paper: OnPaper; name: string; words: string; printing: Laying };
 type BoardPaper = { board: Board; printing: Laying; choices: DrawingChoices & { name: string } } & (
   | { kind: 'drawing'; which: DrawingName | 'half' }
   | { kind: 'ticket' | 'wall' | 'all'; onePage: Paper; extras: TicketExtras }

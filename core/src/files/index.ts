@@ -16,3 +16,4 @@ export { picturePage } from './picturePage.ts';
 export { ticketPage, type TicketExtras } from './ticketPage.ts';
 export { wallPage } from './wallPage.ts';
 export { type Ink, inkOf } from './layers.ts';
+export { stationPage } from './stationPage.ts';

@@ -2,6 +2,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Board } from '../document/schema.ts';
 import { type Paper, PAPERS } from '../make/paper.ts';
+import { USUAL_STATIONS } from '../measure/stationTable.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import type { LengthStyle } from '../units/format.ts';
@@ -9,6 +10,7 @@ import { bottomInSmall, deckInSmall, planInSmall, profileInSmall, sectionInSmall
 import { textWidth_mm } from './labels.ts';
 import type { OnePage, PageText } from './onePage.ts';
 import { picturePage } from './picturePage.ts';
+import { stationPage } from './stationPage.ts';
 import { ticketPage } from './ticketPage.ts';
 import { wallPage } from './wallPage.ts';
 
@@ -84,6 +86,9 @@ describe('the ticket and the wall sheet', () => {
         expect([model.name, faults(ticketPage(shape, paper, style))]).toEqual([model.name, []]);
         const wall = wallPage(shape, paper, style, { name, riderName: 'Maren' });
         expect([model.name, faults(wall)]).toEqual([model.name, []]);
+        const stations = stationPage(shape, paper, style, name, USUAL_STATIONS);
+        expect([model.name, faults(stations)]).toEqual([model.name, []]);
+        expect(stations.texts.filter(({ text }) => /^(Nose|Tail) /.test(text)).length).toBeGreaterThan(8);
         const picture = picturePage(shape, style, { name: model.name, riderName: 'Maren' });
         expect([model.name, faults(picture)]).toEqual([model.name, []]);
       }

@@ -14,3 +14,4 @@ export { foilDifferences, placeWords, type StationPlace, stationTable, USUAL_STA
 export { bottomWords, ticketLines } from './ticket.ts';
 export { volume_L } from './volume.ts';
 export { lowestAt, stringerLineAt } from './bottomLines.ts';
+export { STATION_COLUMNS, stationLines, stationsFrom, stationText } from './stationColumns.ts';

@@ -12,7 +12,8 @@ import { Keys } from './Keys.tsx';
 import { LayOver } from './LayOver.tsx';
 import { Plank } from './Plank.tsx';
 import { SectionView } from './SectionView.tsx';
-import { closeSession, goToRoom, hold, openSession, showKeys, useSession } from './session.ts';
+import { closeSession, goToRoom, hold, openSession, showKeys, showStations, useSession } from './session.ts';
+import { Stations } from './Stations.tsx';
 import { StepBench } from './steps/StepBench.tsx';
 import { TailView } from './TailView.tsx';
 import { CopyTicket, Ticket } from './Ticket.tsx';
@@ -26,6 +27,7 @@ const QuietBench = memo(StepBench);
 const QuietLayOver = memo(LayOver);
 const QuietCopy = memo(CopyTicket);
 const QuietKeys = memo(Keys);
+const QuietStations = memo(Stations);
 const QuietNotes = memo(BayNotes);
 
 /** Steps that are about people and paper take the room of the section too. */
@@ -38,6 +40,7 @@ export function Bay() {
   const record = useShed((shed) => entryOf(shed.records, id));
   const history = useShed((shed) => shed.histories[id]);
   const keys = useSession((session) => session.keys);
+  const stations = useSession((session) => session.stations);
   const inRoom = useSession((session) => session.inRoom);
   const navigate = useNavigate();
   const board = record?.board;
@@ -62,6 +65,8 @@ export function Bay() {
   const rested = useRested(value) ?? value;
   const openKeys = useCallback(() => showKeys(true), []);
   const closeKeys = useCallback(() => showKeys(false), []);
+  const openStations = useCallback(() => showStations(true), []);
+  const closeStations = useCallback(() => showStations(false), []);
 
   if (!record) return <NoBoard id={id} />;
   if (!value || !step) return <Navigate to={`/bay/${id}/outline`} replace />;
@@ -77,8 +82,10 @@ export function Bay() {
             lastStep={history?.past.at(-1)?.name}
             nextStep={history?.future[0]?.name}
             onKeys={openKeys}
+            onStations={openStations}
           />
           <QuietKeys open={keys} onClose={closeKeys} />
+          <QuietStations open={stations} onClose={closeStations} />
           <main className="bay">
             <QuietJobCard />
             <div className={isWide ? 'stand people-stand' : 'stand'}>

@@ -9,10 +9,11 @@ interface BayBarProps {
   lastStep: string | undefined;
   nextStep: string | undefined;
   onKeys: () => void;
+  onStations: () => void;
 }
 
 /** The bar over the bay: whose board it is, the keys, and the way back and forth. */
-export function BayBar({ id, name, riderName, lastStep, nextStep, onKeys }: BayBarProps) {
+export function BayBar({ id, name, riderName, lastStep, nextStep, onKeys, onStations }: BayBarProps) {
   return (
     <TopBar
       title={
@@ -22,6 +23,9 @@ export function BayBar({ id, name, riderName, lastStep, nextStep, onKeys }: BayB
         </h1>
       }
     >
+      <Button type="text" onClick={onStations} title="S">
+        Stations
+      </Button>
       <Button type="text" onClick={onKeys} title="?">
         Keys
       </Button>

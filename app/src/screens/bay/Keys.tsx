@@ -8,6 +8,7 @@ const KEYS: readonly [keys: string[], does: string][] = [
   [['1', '...', '0', '-'], 'go to a step of the work, 0 for the tenth, - for the last'],
   [['H'], 'on a mark of your own, or in its number: hard, so that the line goes through it; soft again'],
   [['R'], 'into the room and back'],
+  [['S'], 'the station table: every number at any stations'],
   [['Ctrl', 'Z'], 'undo; with Shift redo'],
   [['↑', '↓'], 'in a number or on a mark: 1/16; with Shift 1/4, with Alt 1/32'],
   [['Enter'], 'take the number typed'],

@@ -3,7 +3,7 @@ import { TWELVE_mm } from '@june-tide/core/measure';
 import { INCH_mm } from '@june-tide/core/units';
 import { redo, undo } from '../../store/shed.ts';
 import { turnHold } from './markHold.ts';
-import { goToRoom, moveHookOn, showKeys, useSession } from './session.ts';
+import { goToRoom, moveHookOn, showKeys, showStations, useSession } from './session.ts';
 import { STEPS } from './useBay.ts';
 
 /** A key for each step, in the order of the work. */
@@ -34,6 +34,7 @@ export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, go
   if (typing || event.altKey) return;
   const digit = event.key.length === 1 ? STEP_KEYS.indexOf(event.key) : -1;
   if (key === '?') showKeys(true);
+  else if (key === 's') showStations(true);
   else if (key === 'r') goToRoom(!useSession.getState().inRoom);
   else if (key === 'h') {
     const { held } = useSession.getState();
