@@ -93,6 +93,9 @@ describe('the ticket and the wall sheet', () => {
         expect([model.name, faults(picture)]).toEqual([model.name, []]);
       }
     }
+    // A value that would run into the pictures goes on in a second line, not in letters nobody reads.
+    const twin = ticketPage(shapeOf(modelNamed('Kettle')!), paper, INCHES, extras).texts;
+    expect(Math.min(...twin.map(({ size_mm }) => size_mm))).toBeGreaterThan(2.3);
     const long = shapeOf(hard(modelNamed('Slack Water')!));
     expect(faults(ticketPage(long, paper, INCHES, extras))).toEqual([]);
     expect(faults(picturePage(long, INCHES, { name: long.board.name, riderName: 'Maren' }))).toEqual([]);

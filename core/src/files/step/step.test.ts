@@ -51,7 +51,76 @@ function offSection(shape: Shape, [x, y, z]: readonly number[]): number {
   return Math.sqrt(least);
 }
 
+/** Instances of a file by their numbers: type and what stands in the brackets, as far as this writer goes. */
+function instancesOf(text: string): Map<string, { type: string; inside: string }> {
+  const found = text.matchAll(/^(#\d+)=([A-Z0-9_]+)\((.*)\);$/gm);
+  return new Map([...found].map(([, name, type, inside]) => [name, { type, inside }]));
+}
+const namesIn = (inside: string): string[] => [...inside.matchAll(/#\d+/g)].map(([name]) => name);
+
+/** Twice the area vector of a closed line of points (Newell). */
+function areaOf(line: readonly Point[]): [number, number, number] {
+  const out: [number, number, number] = [0, 0, 0];
+  line.forEach((a, i) => {
+    const b = line[(i + 1) % line.length];
+    out[0] += (a[1] - b[1]) * (a[2] + b[2]);
+    out[1] += (a[2] - b[2]) * (a[0] + b[0]);
+    out[2] += (a[0] - b[0]) * (a[1] + b[1]);
+  });
+  return out;
+}
+
 describe('STEP of a board', () => {
+  // OpenCascade turns a loop that runs the wrong way round by itself; another program may not.
+  it.each(['Slack Water', 'Kettle', 'Gannet'])(
+    '%s: every edge is run once each way, every loop left of its own surface, outward',
+    (name) => {
+      const shape = shapeOf(modelNamed(name)!);
+      const all = instancesOf(shapeToStep(shape, 1).text);
+      const of = (key: string) => all.get(key)!;
+      const pointOf = (key: string) =>
+        of(key)
+          .inside.match(/-?\d[\d.E+-]*/g)!
+          .map(Number) as unknown as Point;
+      const senses = new Map<string, string[]>();
+      let volume = 0;
+      for (const { type, inside } of all.values()) {
+        if (type !== 'ADVANCED_FACE') continue;
+        const [bound, surface] = namesIn(inside);
+        const same = inside.endsWith('.T.');
+        const loop = namesIn(of(namesIn(of(bound).inside)[0]).inside).flatMap((oriented) => {
+          const [edge] = namesIn(of(oriented).inside);
+          const forward = of(oriented).inside.endsWith('.T.');
+          senses.set(edge, [...(senses.get(edge) ?? []), forward ? 'forward' : 'back']);
+          const curve = namesIn(of(edge).inside)[2];
+          const points = namesIn(of(curve).inside).map(pointOf);
+          return forward ? points : points.reverse();
+        });
+        const area = areaOf(loop);
+        let normal: readonly number[];
+        if (of(surface).type === 'PLANE') normal = pointOf(namesIn(of(namesIn(of(surface).inside)[0]).inside)[1]);
+        else {
+          // The frame of the control net runs along u first: its own area is that of u by v.
+          const rows = [...of(surface).inside.matchAll(/\((#[^()]*)\)/g)].map(([, row]) => namesIn(row).map(pointOf));
+          const last = rows[0].length - 1;
+          normal = areaOf([
+            ...rows.map((row) => row[0]),
+            ...rows[rows.length - 1],
+            ...rows.map((row) => row[last]).reverse(),
+            ...[...rows[0]].reverse(),
+          ]);
+        }
+        const along = normal.reduce((sum, value, axis) => sum + value * area[axis], 0);
+        expect([surface, along > 0]).toEqual([surface, same]);
+        const middle = [0, 1, 2].map((axis) => loop.reduce((sum, p) => sum + p[axis] / loop.length, 0));
+        volume += middle.reduce((sum, v, axis) => sum + (v * area[axis]) / 6, 0);
+      }
+      // Outward: flat faces through the loops enclose some of the board; inside out it would be less than nothing.
+      expect(volume / 1e6).toBeGreaterThan(0.1 * volume_L(shape));
+      for (const [edge, ways] of senses) expect([edge, ways.sort()]).toEqual([edge, ['back', 'forward']]);
+    },
+  );
+
   it.each(thinned(models(), 4).map(({ name }) => name))(
     '%s: a valid closed solid of few faces, of the board’s litres, on its sections',
     async (name) => {
