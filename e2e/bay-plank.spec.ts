@@ -108,10 +108,10 @@ test('the bottom has contour lines and a straightedge at the hook', async ({ pag
   await expect.poll(() => lines.count()).toBeGreaterThan(few);
   await page.getByRole('heading', { name: 'Bottom' }).click();
   await page.getByRole('slider', { name: 'single concave, depth mark 2' }).focus();
-  await expect(page.getByTestId('section-figures')).toContainText('5⁄16 light at the stringer');
+  await expect(page.getByTestId('straightedge-says')).toContainText('5⁄16 light at the stringer');
   await expect(page.getByTestId('straightedge')).toHaveCount(1);
   await choose(page, 'A usual bottom to begin from', 'Flat');
-  await expect(page.getByTestId('section-figures')).toContainText('lies flat');
+  await expect(page.getByTestId('straightedge-says')).toContainText('lies flat');
   await expect(page.getByTestId('relief')).toHaveCount(0);
 });
 

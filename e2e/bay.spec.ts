@@ -313,7 +313,7 @@ test('a newcomer draws a nose rider with a teardrop concave', async ({ page }) =
   await type(page, 'Depth of nose concave', '1/4');
   await page.getByRole('heading', { name: 'Bottom' }).click();
   await page.keyboard.press('n');
-  await expect(page.getByTestId('section-figures')).toContainText('light at the stringer');
+  await expect(page.getByTestId('straightedge-says')).toContainText('light at the stringer');
   const ticket = page.getByRole('region', { name: 'Ticket' });
   for (const words of ["9'6", '23 1/4', '18 1/2', '15 1/4']) await expect(ticket).toContainText(words);
 });

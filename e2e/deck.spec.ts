@@ -31,7 +31,7 @@ test('crown by station, a flat deck, a domed one: the section and the ticket fol
   await startBoard(page, 'Slack Water');
   await step(page, 'Deck');
   await type(page, 'Crown, Centre', '1/2');
-  await expect(page.getByTestId('section-figures')).toContainText(/1\/2.* crown/);
+  await expect(page.getByTestId('crown-says')).toContainText('1⁄2');
   await page.getByRole('button', { name: 'Flatter' }).click();
   await expect(page.getByRole('button', { name: 'Undo: flatter deck' })).toBeVisible();
   await work(page, /^flat deck/);

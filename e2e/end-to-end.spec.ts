@@ -112,7 +112,7 @@ test('every step of the job can be walked, by link and by keyboard', async ({ pa
 test('presets of rails, bottom and fins change the section, the boxes and the numbers', async ({ page }) => {
   await startBoard(page, 'Slack Water', 'Maren');
   await step(page, 'Bottom');
-  const figures = page.getByTestId('section-figures');
+  const figures = page.getByTestId('straightedge-says');
   await choose(page, 'A usual bottom to begin from', /^Flat$/);
   await expect(figures).toContainText('lies flat');
   const flat = await litres(page);

@@ -169,3 +169,22 @@ export function edgeSlope(across: BottomAcross): number {
   const e = 1e-4;
   return (3 * bottomHeight(across, 1) - 4 * bottomHeight(across, 1 - e) + bottomHeight(across, 1 - 2 * e)) / (2 * e);
 }
+
+/** Where across the bottom a contour stands highest, as a share of the half width to the edge, and over its lowest, for a depth of 1. */
+export interface LayerReach {
+  share: number;
+  rise: number;
+}
+
+const REACH_PLACES = 96;
+
+/** Found at 97 places: where a hand would take hold of the contour to make it deeper. */
+export function layerReach(layer: BottomLayer): LayerReach {
+  let [low, high, share] = [Infinity, -Infinity, 0];
+  for (let k = 0; k <= REACH_PLACES; k++) {
+    const z = unitHeight(layer, k / REACH_PLACES);
+    low = Math.min(low, z);
+    if (z > high) [high, share] = [z, k / REACH_PLACES];
+  }
+  return { share, rise: high - low };
+}

@@ -1,1 +1,1 @@
-export { bottomHeight } from './bottom.ts';
+export { bottomHeight, layerReach } from './bottom.ts';

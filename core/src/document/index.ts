@@ -1,4 +1,13 @@
-export { isWithin, LENGTH_mm, MOST_DECK_FEATURES, MOST_LAYERS, MOST_STATIONS, MOST_WINGS } from './limits.ts';
+export {
+  APEX,
+  isWithin,
+  LENGTH_mm,
+  MOST_DECK_FEATURES,
+  MOST_LAYERS,
+  MOST_STATIONS,
+  MOST_WINGS,
+  TUCK_mm,
+} from './limits.ts';
 export { boardJsonSchema } from './jsonSchema.ts';
 export { writtenOver } from './kept.ts';
 export {
@@ -12,6 +21,7 @@ export {
   type FinBox,
   type FinSetup,
   type FinTemplate,
+  type Mark,
   LAYER_KINDS,
   type RailStation,
   TAIL_KINDS,

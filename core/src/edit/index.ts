@@ -1,3 +1,15 @@
+export {
+  depthAskedAt,
+  fadeOf,
+  movedTo,
+  placeAt,
+  SAME_STATION_mm,
+  withCrownAt,
+  withDepthAt,
+  withFade,
+  withRailAt,
+  withRailCopied,
+} from './atStation.ts';
 export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './bottomPresets.ts';
 export {
   featureLitres,

@@ -15,3 +15,4 @@ export { bottomWords, ticketLines } from './ticket.ts';
 export { volume_L } from './volume.ts';
 export { lowestAt, stringerLineAt } from './bottomLines.ts';
 export { STATION_COLUMNS, stationLines, stationsFrom, stationText } from './stationColumns.ts';
+export { straightRun, type StraightRun } from './straightRun.ts';

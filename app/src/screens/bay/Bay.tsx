@@ -11,13 +11,15 @@ import { JobCard } from './JobCard.tsx';
 import { Keys } from './Keys.tsx';
 import { LayOver } from './LayOver.tsx';
 import { Plank } from './Plank.tsx';
-import { SectionView } from './SectionView.tsx';
+import { BoardSection } from './section/BoardSection.tsx';
+import { SectionView } from './section/SectionView.tsx';
+import { stepStations } from './section/stepStations.ts';
 import { closeSession, goToRoom, hold, openSession, showKeys, showStations, useSession } from './session.ts';
 import { Stations } from './Stations.tsx';
 import { StepBench } from './steps/StepBench.tsx';
 import { TailView } from './TailView.tsx';
 import { CopyTicket, Ticket } from './Ticket.tsx';
-import { BayProvider, curveOf, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
+import { BayProvider, curveOf, isSectionStep, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
 import { useBayValue } from './useBayValue.ts';
 
 /** These draw anew only when what they are given moves on, not with each move of a drag. */
@@ -30,8 +32,14 @@ const QuietKeys = memo(Keys);
 const QuietStations = memo(Stations);
 const QuietNotes = memo(BayNotes);
 
-/** Steps that are about people and paper take the room of the section too. */
+/** Steps that are about people and paper. */
 const WIDE_STEPS: ReadonlySet<StepKey> = new Set<StepKey>(['rider', 'check', 'make', 'ride']);
+
+/** How a step lays out its stand: a line on the plank, the section large, or the bench wide. */
+function compositionOf(step: StepKey): 'line' | 'section' | 'wide' {
+  if (WIDE_STEPS.has(step)) return 'wide';
+  return isSectionStep(step) ? 'section' : 'line';
+}
 
 /** One board on the stand. */
 export function Bay() {
@@ -55,10 +63,14 @@ export function Bay() {
   const wide_mm = length_mm / 2 + (board?.outline.widePoint_mm ?? 0);
   useEffect(() => {
     const go = (address: string) => void navigate(address);
-    const onKey = (event: KeyboardEvent) => bayKey(event, { id, length_mm, wide_mm, curve, go });
+    const stations = (): number[] => {
+      const layer = Number(useSession.getState().held ?? 0);
+      return board && step ? stepStations(board, step, layer) : [];
+    };
+    const onKey = (event: KeyboardEvent) => bayKey(event, { id, length_mm, wide_mm, curve, stations, go });
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [id, length_mm, wide_mm, curve, navigate]);
+  }, [id, board, step, length_mm, wide_mm, curve, navigate]);
 
   const value = useBayValue(record, step);
   // While a mark is dragged its curve, the section and the ticket follow each move; all else when the hand rests.
@@ -70,7 +82,7 @@ export function Bay() {
 
   if (!record) return <NoBoard id={id} />;
   if (!value || !step) return <Navigate to={`/bay/${id}/outline`} replace />;
-  const isWide = WIDE_STEPS.has(step);
+  const composition = compositionOf(step);
   return (
     <BayProvider value={rested}>
       <LiveBayProvider value={value}>
@@ -88,11 +100,12 @@ export function Bay() {
           <QuietStations open={stations} onClose={closeStations} />
           <main className="bay">
             <QuietJobCard />
-            <div className={isWide ? 'stand people-stand' : 'stand'}>
+            <div className={`stand ${composition}-stand`}>
               <Plank inRoom={inRoom} onRoom={goToRoom} />
-              <div className={isWide ? 'bench wide' : 'bench'}>
+              <div className={`bench ${composition}-bench on-${step}`}>
+                {composition === 'section' && <BoardSection />}
                 <QuietBench />
-                {isWide ? null : step === 'fins' ? <TailView /> : <SectionView />}
+                {composition === 'line' && (step === 'fins' ? <TailView /> : <SectionView />)}
                 <Ticket copy={<QuietCopy />}>
                   <QuietLayOver />
                   <QuietNotes />

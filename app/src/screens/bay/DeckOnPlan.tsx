@@ -1,8 +1,15 @@
-import { DECK_FEATURES, type DeckFeature, stationOfMark } from '@june-tide/core/document';
+import { DECK_FEATURES, type DeckFeature, type Mark, stationOfMark } from '@june-tide/core/document';
+import { movedTo, placeAt, withCrown } from '@june-tide/core/edit';
 import { halfBreadthAt } from '@june-tide/core/outline';
-import { DrawnMeasure } from '../../parts/Measure.tsx';
+import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
+import { editBoard } from '../../store/shed.ts';
+import { Handle } from './Handle.tsx';
 import type { PlankScale } from './scale.ts';
+import { stationName } from './stationName.ts';
 import { useLiveBay } from './useBay.ts';
+
+/** A crown of a millimetre is pulled by so many pixels on the plank. */
+const CROWN_PULL = 6;
 
 /** Where the deck's features lie, each by its name between its ends, and the fall of the crown at its stations. */
 export function DeckOnPlan({ scale }: { scale: PlankScale }) {
@@ -10,7 +17,7 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
   const { board } = record;
   const half = (x: number) => halfBreadthAt(shape.outline, Math.min(Math.max(x, 0), board.length_mm)) * scale.k;
   return (
-    <g pointerEvents="none" data-testid="deck-on-plan">
+    <g data-testid="deck-on-plan">
       {board.deck.features.map((feature, i) => {
         const [from, to] = reachOf(feature, board.length_mm, shape.anchors);
         const level = feature.kind === 'flat' ? feature.width : feature.kind === 'step' ? undefined : 1;
@@ -19,7 +26,7 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
         const stations = Array.from({ length: count + 1 }, (_, k) => from + ((to - from) * k) / count);
         const rim = (x: number) => Math.max(0, level === undefined ? half(x) - inset : half(x) * level);
         const upper = stations.map((x) => `${scale.x(x).toFixed(1)} ${(scale.centre - rim(x)).toFixed(1)}`);
-        const lower = stations.map((x) => `${scale.x(x).toFixed(1)} ${(scale.centre + rim(x)).toFixed(1)}`).reverse();
+        const lower = [`${scale.x(to).toFixed(1)} ${scale.centre}`, `${scale.x(from).toFixed(1)} ${scale.centre}`];
         return (
           <g key={i}>
             <path
@@ -33,7 +40,7 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
             {level === 1 && (
               // Where it reaches to the rails the board's own line is its edge.
               <path
-                d={`M${upper[0]}L${lower[count]}M${upper[count]}L${lower[0]}`}
+                d={`M${upper[0]}L${lower[1]}M${upper[count]}L${lower[0]}`}
                 stroke="var(--coral)"
                 strokeDasharray="6 4"
                 strokeWidth={1.4}
@@ -41,7 +48,8 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
             )}
             <text
               x={scale.x((from + to) / 2)}
-              y={scale.centre - 8 - 20 * (i % 3)}
+              y={scale.centre - 10 - 20 * (i % 3)}
+              pointerEvents="none"
               textAnchor="middle"
               fontSize={15}
               fontStyle="italic"
@@ -53,30 +61,73 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
           </g>
         );
       })}
-      {board.deck.crown.map((mark, i) => {
-        const x_mm = stationOfMark(mark, shape.anchors);
-        const edge = x_mm < 60 ? 'start' : x_mm > board.length_mm - 60 ? 'end' : 'middle';
-        return (
-          <g key={i}>
-            <line
-              x1={scale.x(x_mm)}
-              x2={scale.x(x_mm)}
-              y1={scale.centre}
-              y2={scale.centre + half(x_mm)}
-              stroke="var(--on-board-quiet)"
-              strokeDasharray="3 4"
-            />
-            <DrawnMeasure
-              mm={mark.value_mm}
-              x={scale.x(x_mm) + (edge === 'start' ? 8 : edge === 'end' ? -8 : 0)}
-              y={scale.centre + 30}
-              size={18}
-              anchor={edge}
-              after="crown"
-            />
-          </g>
-        );
-      })}
+      {board.deck.crown.map((mark, i) => (
+        <CrownMark key={i} index={i} mark={mark} scale={scale} />
+      ))}
+    </g>
+  );
+}
+
+interface CrownMarkProps {
+  index: number;
+  mark: Mark;
+  scale: PlankScale;
+}
+
+/** How far the deck falls at one station: pulled along the board, and down for more. */
+function CrownMark({ index, mark, scale }: CrownMarkProps) {
+  const { shape, record, hook_mm, moveHook } = useLiveBay();
+  const style = useLengthStyle();
+  const { board } = record;
+  const name = stationName(mark, style);
+  const x_mm = stationOfMark(mark, shape.anchors);
+  const half = halfBreadthAt(shape.outline, Math.min(Math.max(x_mm, 0), board.length_mm)) * scale.k;
+  const [x, y] = [scale.x(x_mm), scale.centre - half];
+  const edge = x_mm < 60 ? 'start' : x_mm > board.length_mm - 60 ? 'end' : 'middle';
+  const set = (what: string, change: Partial<Pick<Mark, 'at_mm' | 'value_mm'>>, key: string) =>
+    editBoard(record.id, `${what}, ${name}`, (b) => withCrown(b, index, change), key);
+  const held = placeAt(board, [mark], hook_mm) === 0;
+  return (
+    <g>
+      <line x1={x} x2={x} y1={scale.centre} y2={y} stroke="var(--on-board-quiet)" strokeDasharray="3 4" />
+      <Handle
+        label={`Crown ${name}, on the plank`}
+        now={Math.round(mark.value_mm)}
+        low={0}
+        high={60}
+        along={{
+          value_mm: x_mm,
+          pixels: scale.k,
+          nudges: 4,
+          low_mm: 0,
+          high_mm: board.length_mm,
+          set: (to_mm, key) => {
+            set('crown moved', { at_mm: movedTo(board, mark, to_mm).at_mm }, key);
+            moveHook(to_mm);
+          },
+        }}
+        across={{
+          value_mm: mark.value_mm,
+          pixels: CROWN_PULL,
+          nudges: 0.5,
+          low_mm: 0,
+          set: (value_mm, key) => set('crown', { value_mm }, key),
+        }}
+        onTake={() => moveHook(x_mm)}
+        group={{ className: held ? 'mark held' : 'mark', 'data-crown': index }}
+      >
+        <circle className="grab" cx={x} cy={y} r={16} />
+        <circle className="ring" cx={x} cy={y} r={5} />
+        <DrawnMeasure
+          mm={mark.value_mm}
+          x={x + (edge === 'start' ? 8 : edge === 'end' ? -8 : 0)}
+          y={Math.min(y + 34, scale.centre - 8)}
+          size={18}
+          anchor={edge}
+          after="crown"
+          held={held}
+        />
+      </Handle>
     </g>
   );
 }

@@ -12,6 +12,8 @@ export interface HandleAxis {
   set: (value_mm: number, key: string) => void;
   /** A key moves it so many of the shop's nudges; one when left out. */
   nudges?: number;
+  /** A key moves it so much in place of the shop's nudge, and more with Shift, less with Alt, as a nudge is. */
+  keyStep_mm?: number;
   /** A pull stops at multiples of this; of the shop's nudge when left out, at none for 0. */
   grid_mm?: number;
   low_mm?: number;
@@ -87,7 +89,8 @@ export function Handle({
     const y = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     const [axis, way, name] = x !== 0 ? [along, x, 'along'] : [across, y, 'across'];
     if (!axis || axis.pulledOnly || way === 0) return;
-    const by = way * Math.sign(axis.pixels) * nudgeOf(style, event) * (axis.nudges ?? 1);
+    const nudge = nudgeOf(style, event) * (axis.keyStep_mm === undefined ? (axis.nudges ?? 1) : axis.keyStep_mm / grid);
+    const by = way * Math.sign(axis.pixels) * nudge;
     axis.set(within(axis, axis.value_mm + by), `keys:${name}:${label}`);
     event.preventDefault();
     event.stopPropagation();

@@ -5,6 +5,7 @@ const KEYS: readonly [keys: string[], does: string][] = [
   [['N'], 'hook to 12 in from the nose'],
   [['T'], 'hook to 12 in from the tail'],
   [['W'], 'hook to the wide point'],
+  [['Page Up', 'Page Down'], 'hook to the next station of the step’s work, toward nose or tail'],
   [['1', '...', '0', '-'], 'go to a step of the work, 0 for the tenth, - for the last'],
   [['H'], 'on a mark of your own, or in its number: hard, so that the line goes through it; soft again'],
   [['R'], 'into the room and back'],

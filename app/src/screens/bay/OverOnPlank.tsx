@@ -5,14 +5,22 @@ import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 
 /** The board laid over, as lines on our plan and profile, and ours pushed beyond it when that is asked. */
-export function OverOnPlank({ scale }: { scale: PlankScale }) {
+export function OverOnPlank({ scale, profiled }: { scale: PlankScale; profiled: boolean }) {
   const { over } = useLiveBay();
   if (!over) return null;
   return (
     <g pointerEvents="none" fill="none" data-testid="laid-over">
-      <Lines shape={over.shape} shift_mm={over.shift_mm} scale={scale} stroke="var(--sea)" dash="7 4" />
+      <Lines
+        profiled={profiled}
+        shape={over.shape}
+        shift_mm={over.shift_mm}
+        scale={scale}
+        stroke="var(--sea)"
+        dash="7 4"
+      />
       {over.pushed && (
         <Lines
+          profiled={profiled}
           shape={over.pushed.shape}
           shift_mm={over.pushed.shift_mm}
           scale={scale}
@@ -30,9 +38,11 @@ interface LinesProps {
   scale: PlankScale;
   stroke: string;
   dash: string;
+  /** The profile is drawn, and these two lines of it. */
+  profiled: boolean;
 }
 
-function Lines({ shape, shift_mm, scale, stroke, dash }: LinesProps) {
+function Lines({ shape, shift_mm, scale, stroke, dash, profiled }: LinesProps) {
   const points = outlinePoints(shape.outline, 160);
   const plan = (side: 1 | -1) =>
     points
@@ -48,8 +58,12 @@ function Lines({ shape, shift_mm, scale, stroke, dash }: LinesProps) {
     <g stroke={stroke} strokeWidth={2} strokeDasharray={dash}>
       <path d={`M${plan(1)}`} />
       {!scale.half && <path d={`M${plan(-1)}`} />}
-      <path d={`M${line(bottom)}`} strokeWidth={1.5} />
-      <path d={`M${line((x) => bottom(x) + thicknessAt(shape.foil, x))}`} strokeWidth={1.5} />
+      {profiled && (
+        <>
+          <path d={`M${line(bottom)}`} strokeWidth={1.5} />
+          <path d={`M${line((x) => bottom(x) + thicknessAt(shape.foil, x))}`} strokeWidth={1.5} />
+        </>
+      )}
     </g>
   );
 }

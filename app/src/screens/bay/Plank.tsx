@@ -29,6 +29,8 @@ const Room = lazy(() => import('./room/Room.tsx'));
 
 /** Steps that write on the plan where the width at the hook would stand. */
 const WRITTEN_ON: ReadonlySet<StepKey> = new Set<StepKey>(['deck', 'bottom', 'fins']);
+/** On these something else hangs under the tape than the profile. */
+const HANGING: ReadonlySet<StepKey> = new Set<StepKey>(['rails', 'bottom']);
 
 /** The board lying lengthwise: plan, tape and profile, with the marks of the step on the line they belong to. */
 export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {
@@ -57,20 +59,23 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
         <svg width={width} height={height} role="group" aria-label="The board: plan, tape and profile">
           <Plan scale={scale} path={path} />
           <SideLight scale={scale} />
-          <Profile
-            scale={scale}
-            rocker={shape.rocker}
-            foil={shape.foil}
-            length_mm={record.board.length_mm}
-            noseLift_mm={record.board.rocker.noseLift_mm}
-            tailLift_mm={record.board.rocker.tailLift_mm}
-            hook_mm={hook_mm}
-            step={step}
-          />
-          <OverOnPlank scale={scale} />
+          {!HANGING.has(step) && (
+            <Profile
+              scale={scale}
+              rocker={shape.rocker}
+              foil={shape.foil}
+              length_mm={record.board.length_mm}
+              noseLift_mm={record.board.rocker.noseLift_mm}
+              tailLift_mm={record.board.rocker.tailLift_mm}
+              hook_mm={hook_mm}
+              step={step}
+            />
+          )}
+          <OverOnPlank scale={scale} profiled={!HANGING.has(step)} />
           <Tape scale={scale} length_mm={record.board.length_mm} hook_mm={hook_mm} moveHook={moveHook} />
           <Marks scale={scale} />
           {step === 'outline' && <WingsOnPlan scale={scale} />}
+          {step === 'rails' && <RailsOnPlan scale={scale} />}
           {step === 'make' && <BandsOnPlan scale={scale} />}
           {step === 'bottom' && <ReliefOnPlan scale={scale} />}
           {step === 'bottom' && <BottomStrips scale={scale} />}
@@ -133,7 +138,6 @@ function Plan({ scale, path }: { scale: PlankScale; path: string }) {
         strokeWidth={2}
       />
       {step === 'fins' && <FinsOnPlan scale={scale} />}
-      {step === 'rails' && <RailsOnPlan scale={scale} />}
       {step === 'deck' && <DeckOnPlan scale={scale} />}
       {hookHalf > 0 && !nearMark && !scale.half && !WRITTEN_ON.has(step) && (
         <DrawnMeasure

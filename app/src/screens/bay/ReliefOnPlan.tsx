@@ -21,20 +21,20 @@ export function ReliefOnPlan({ scale }: { scale: PlankScale }) {
       {lines.map((line, i) => (
         <path
           key={i}
-          d={path(line.points, 1) + path(line.points, -1)}
+          d={path(line.points, 1) + (scale.half ? '' : path(line.points, -1))}
           stroke="var(--on-board)"
           strokeWidth={every(line.light_mm) ? 1.5 : 0.7}
           opacity={0.75}
         />
       ))}
       <text
-        x={scale.x(shape.board.length_mm / 2)}
-        y={scale.centre - 10}
-        textAnchor="middle"
+        x={12}
+        y={22}
+        textAnchor="start"
         fontSize={13}
         fontStyle="italic"
         fontFamily="var(--serif)"
-        className="drawn"
+        className="drawn-words from-left"
       >
         lines: light under a straightedge, every {metric ? '1 mm' : '1/32 in'}
       </text>

@@ -7,7 +7,7 @@ import { sectionAt, type Shape } from '@june-tide/core/shape';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { FinHandle } from './FinHandle.tsx';
-import { SectionView } from './SectionView.tsx';
+import { SectionView } from './section/SectionView.tsx';
 import { useLiveBay } from './useBay.ts';
 
 const VIEWS = ['tail', 'behind', 'section'] as const;

@@ -2,6 +2,7 @@ import type { MarkedCurve } from '@june-tide/core/edit';
 import { TWELVE_mm } from '@june-tide/core/measure';
 import { INCH_mm } from '@june-tide/core/units';
 import { redo, undo } from '../../store/shed.ts';
+import { nextStation } from './section/stepStations.ts';
 import { turnHold } from './markHold.ts';
 import { goToRoom, moveHookOn, showKeys, showStations, useSession } from './session.ts';
 import { STEPS } from './useBay.ts';
@@ -15,11 +16,13 @@ interface OnStand {
   wide_mm: number;
   /** The curve of the step, if it is about one. */
   curve: MarkedCurve | undefined;
+  /** The stations of the step's work, mm from the tail. */
+  stations: () => readonly number[];
   go: (address: string) => void;
 }
 
 /** Keys that work anywhere in the bay, but for the plain ones where somebody types. Keys.tsx lists them for people. */
-export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, go }: OnStand): void {
+export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, stations, go }: OnStand): void {
   const target = event.target instanceof Element ? event.target : undefined;
   const typing = target?.closest('input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]');
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
@@ -48,6 +51,8 @@ export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, go
       n: () => length_mm - TWELVE_mm,
       t: () => TWELVE_mm,
       w: () => wide_mm,
+      PageUp: (x) => nextStation(stations(), x, 1),
+      PageDown: (x) => nextStation(stations(), x, -1),
     };
     if (!Object.hasOwn(moves, key)) return;
     event.preventDefault();

@@ -7,6 +7,8 @@ const SIZES = [
   [1124, 443],
   [966, 411],
   [1124, 300],
+  [1124, 263],
+  [966, 252],
   [1700, 700],
 ] as const;
 
@@ -26,7 +28,11 @@ describe('the plank', () => {
             right: scale.x(length_mm) <= width,
             top: scale.centre - half >= 0,
             plan: scale.half || scale.centre + half <= scale.tapeTop,
-            profile: scale.ground - tallest_mm * scale.k * scale.stretch >= scale.tapeTop,
+            // On two steps something else hangs there.
+            profile:
+              step === 'rails' || step === 'bottom'
+                ? scale.height - scale.tapeTop >= 88
+                : scale.ground - tallest_mm * scale.k * scale.stretch >= scale.tapeTop,
           };
           expect(seen).toEqual({ name, step, left: true, right: true, top: true, plan: true, profile: true });
         }

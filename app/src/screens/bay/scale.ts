@@ -1,4 +1,4 @@
-import { curveOf, type StepKey } from './useBay.ts';
+import { curveOf, isSectionStep, type StepKey } from './useBay.ts';
 
 /** Where everything with a station lies on the plank: one x for plan, tape and profile. CSS pixels. */
 export interface PlankScale {
@@ -34,10 +34,22 @@ interface Extent {
   tallest_mm: number;
 }
 
-/** Lays out the plank. The plan has the room, but on the steps that are about the profile. */
+/** Under the tape on the steps that hang something there: room for it on a low plank, and for the straightedge's foot. */
+const HUNG_HEIGHT = 88;
+const PROFILE_FOOT = 26;
+
+/** How much room there is under the tape. */
+function underTape(board: Extent, step: StepKey, width: number, height: number): number {
+  if (curveOf(step) === 'rocker' || curveOf(step) === 'foil') return Math.max(150, height * 0.44);
+  if (step === 'deck') return board.tallest_mm * ((width - 2 * SIDE) / board.length_mm) + PROFILE_FOOT;
+  return isSectionStep(step) ? HUNG_HEIGHT : Math.max(84, Math.min(118, height * 0.24));
+}
+
+/** Lays out the plank. The plan has the room, but on the steps that are about the profile or about the section. */
 export function plankScale(board: Extent, step: StepKey, width: number, height: number): PlankScale {
-  const half = curveOf(step) === 'rocker' || curveOf(step) === 'foil';
-  const profileHeight = half ? Math.max(150, height * 0.44) : Math.max(84, Math.min(118, height * 0.24));
+  const onProfile = curveOf(step) === 'rocker' || curveOf(step) === 'foil';
+  const half = onProfile || isSectionStep(step);
+  const profileHeight = underTape(board, step, width, height);
   const tapeTop = height - TAPE_HEIGHT - profileHeight;
   const planHeight = tapeTop - (curveOf(step) ? STRIP_ROOM : 0);
   const breadth = half ? board.width_mm / 2 : board.width_mm;
@@ -45,7 +57,7 @@ export function plankScale(board: Extent, step: StepKey, width: number, height: 
   const left = (width - board.length_mm * k) / 2;
   const centre = half ? planHeight - 8 : planHeight / 2 + 2;
   const tallest = (board.tallest_mm + 4) * k;
-  const stretch = half ? Math.min(4, Math.max(1, Math.floor(((profileHeight - 64) / tallest) * 2) / 2)) : 1;
+  const stretch = onProfile ? Math.min(4, Math.max(1, Math.floor(((profileHeight - 64) / tallest) * 2) / 2)) : 1;
   return {
     width,
     height,
@@ -56,7 +68,7 @@ export function plankScale(board: Extent, step: StepKey, width: number, height: 
     planTop: 0,
     centre,
     tapeTop,
-    ground: height - (half ? 26 : 18),
+    ground: height - (onProfile ? 26 : step === 'deck' ? 12 : 18),
     stretch,
   };
 }

@@ -11,6 +11,7 @@ const stand = {
   length_mm: 1828.8,
   wide_mm: 927.1,
   curve: undefined,
+  stations: () => [300, 900],
   go: (address: string) => went.push(address),
 };
 
@@ -53,6 +54,16 @@ describe('what is open in the bay', () => {
 });
 
 describe('keys in the bay', () => {
+  it('step the hook over the stations of the work, and stop at the last', () => {
+    moveHookOn(1828.8, 508);
+    press('PageUp');
+    expect(state().hook_mm).toBe(900);
+    press('PageUp');
+    expect(state().hook_mm).toBe(900);
+    press('PageDown');
+    expect(state().hook_mm).toBe(300);
+  });
+
   it('move the hook: an inch, a quarter, to twelve from either end, to the wide point', () => {
     moveHookOn(1828.8, 508);
     press('ArrowRight');

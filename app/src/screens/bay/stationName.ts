@@ -7,7 +7,16 @@ const PLACES_BEHIND = {
   centre: 'behind centre',
   wide: 'behind wide',
 } as const;
-const PLACES = { nose: 'from nose', tail: 'from tail', centre: 'ahead of centre', wide: 'ahead of wide' } as const;
+/** Words after the number of a station. */
+export const PLACES = {
+  nose: 'from nose',
+  tail: 'from tail',
+  centre: 'ahead of centre',
+  wide: 'ahead of wide',
+} as const;
+
+/** The same where there is little room. */
+export const PLACES_SHORT = { nose: 'nose', tail: 'tail', centre: 'centre', wide: 'wide' } as const;
 
 /** A station of the rails or the crown in the shop's writing: 12 from nose, 30.5 cm from nose; what is tied to the middle says which way. */
 export function stationName(station: Pick<RailStation, 'from' | 'at_mm'>, style: LengthStyle): string {

@@ -64,6 +64,10 @@ export function curveOf(step: StepKey): MarkedCurve | undefined {
   return step === 'outline' || step === 'rocker' || step === 'foil' ? step : undefined;
 }
 
+/** Steps that are about the section: it is their large drawing, and the plank is the small one. */
+const SECTION_STEPS: ReadonlySet<StepKey> = new Set<StepKey>(['deck', 'rails', 'bottom']);
+export const isSectionStep = (step: StepKey): boolean => SECTION_STEPS.has(step);
+
 const live = createContext<BayContext | undefined>(undefined);
 const rested = createContext<BayContext | undefined>(undefined);
 /** The bay at each move of a drag. */

@@ -1,6 +1,5 @@
 import { Button, InputNumber, Select, Switch } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
-import { useState } from 'react';
 import {
   type BottomLayer,
   LAYER_KINDS,
@@ -11,6 +10,9 @@ import {
 } from '@june-tide/core/document';
 import {
   BOTTOM_PRESETS,
+  fadeOf,
+  placeAt,
+  withFade,
   bottomPresetOf,
   withBottomPreset,
   withDepthMark,
@@ -25,9 +27,11 @@ import {
 import { contoursWithoutRoom } from '@june-tide/core/measure';
 import { writerOf } from '@june-tide/core/judge';
 import { LengthField } from '../../../parts/LengthField.tsx';
-import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { TakePart } from './TakePart.tsx';
+import { hold, useSession } from '../session.ts';
+import { PLACES, PLACES_SHORT } from '../stationName.ts';
 import { useBay } from '../useBay.ts';
 
 const DEEPEST_mm = 40;
@@ -36,17 +40,18 @@ const DEEPEST_mm = 40;
 export function BottomBench() {
   const { record } = useBay();
   const { layers } = record.board.bottom;
-  const [held, hold] = useState(0);
+  const held = Number(useSession((session) => session.held) ?? 0);
+  const take = (index: number) => hold(String(index));
   const inHand = layers[held] ? held : 0;
   const preset = bottomPresetOf(layers);
   return (
-    <section aria-label="Bottom">
+    <section aria-label="Bottom" className="table-beside">
       <div className="head tools">
         <h2>Bottom</h2>
         <Select
           aria-label="A usual bottom to begin from"
           size="small"
-          className="fit-176"
+          className="fit-132"
           value={preset ?? 'own'}
           options={[
             ...Object.entries(BOTTOM_PRESETS).map(([value, p]) => ({ value, label: p.words })),
@@ -60,7 +65,7 @@ export function BottomBench() {
         <Select
           aria-label="Add a contour"
           size="small"
-          className="fit-132"
+          className="fit-124"
           value={null}
           placeholder="Add a contour"
           disabled={layers.length >= MOST_LAYERS}
@@ -68,9 +73,12 @@ export function BottomBench() {
           onChange={(kind) => {
             if (!kind) return;
             editBoard(record.id, `${LAYER_WORDS[kind]} added`, (b) => withNewLayer(b, kind));
-            hold(layers.length);
+            take(layers.length);
           }}
         />
+        <span className="right">
+          <TakePart short />
+        </span>
       </div>
       {layers.length === 0 ? (
         <p className="quiet">Flat all over. Begin from a usual bottom, or add a contour.</p>
@@ -93,14 +101,14 @@ export function BottomBench() {
           </thead>
           <tbody>
             {layers.map((layer, i) => (
-              <LayerRow key={i} index={i} layer={layer} held={i === inHand} onHold={() => hold(i)} />
+              <LayerRow key={i} index={i} layer={layer} held={i === inHand} onHold={() => take(i)} />
             ))}
           </tbody>
         </table>
       )}
       <NoRoom />
       {layers[inHand] && <DepthMarks index={inHand} layer={layers[inHand]} />}
-      <TakePart />
+      {layers[inHand] && <Fades index={inHand} layer={layers[inHand]} />}
     </section>
   );
 }
@@ -202,7 +210,7 @@ function LayerRow({ index, layer, held, onHold }: LayerRowProps) {
 
 /** Depths along one contour, nose to tail. The same marks can be pulled on the plank. */
 function DepthMarks({ index, layer }: { index: number; layer: BottomLayer }) {
-  const { record, shape, hook_mm, moveHook } = useBay();
+  const { record, shape, moveHook } = useBay();
   const name = LAYER_WORDS[layer.kind];
   const marks = layer.depths
     .map((mark, i) => ({ mark, i, x: stationOfMark(mark, shape.anchors) }))
@@ -211,8 +219,24 @@ function DepthMarks({ index, layer }: { index: number; layer: BottomLayer }) {
     <div className="depths" role="group" aria-label={`Depths of the ${name}`}>
       {marks.map(({ mark, i, x }) => (
         <span key={i} className="depth" onFocus={() => moveHook(Math.min(x, record.board.length_mm))}>
-          <span className="quiet">
-            <Measure mm={x} />
+          <LengthField
+            small
+            label={`${capital(name)}, place of depth ${i + 1}`}
+            value_mm={mark.at_mm}
+            onChange={(at_mm, nudge) => {
+              const x_mm = stationOfMark({ ...mark, at_mm }, shape.anchors);
+              const done = editBoard(
+                record.id,
+                `depth of ${name} moved`,
+                (b) => withDepthMark(b, index, i, { x_mm }),
+                nudge ? `field:depthAt${index}.${i}` : undefined,
+              );
+              moveHook(x_mm);
+              return done;
+            }}
+          />
+          <span className="quiet" title={PLACES[mark.from]}>
+            {PLACES_SHORT[mark.from]}
           </span>
           <LengthField
             small
@@ -238,13 +262,41 @@ function DepthMarks({ index, layer }: { index: number; layer: BottomLayer }) {
           )}
         </span>
       ))}
+    </div>
+  );
+}
+
+/** A further depth of the contour in hand, and over what length it fades out toward either end. */
+function Fades({ index, layer }: { index: number; layer: BottomLayer }) {
+  const { record, hook_mm } = useBay();
+  const name = LAYER_WORDS[layer.kind];
+  return (
+    <div className="row-of-tools">
       <Button
         size="small"
-        disabled={marks.length >= MOST_STATIONS || marks.some(({ x }) => Math.abs(x - hook_mm) < 20)}
+        disabled={layer.depths.length >= MOST_STATIONS || placeAt(record.board, layer.depths, hook_mm) !== undefined}
         onClick={() => editBoard(record.id, `depth mark of ${name}`, (b) => withNewDepthMark(b, index, hook_mm))}
       >
         Depth at the hook
       </Button>
+      {(['tail', 'nose'] as const).map((end) => (
+        <label key={end} className="mini">
+          {end === 'tail' ? 'fades to tail' : 'to nose'}
+          <LengthField
+            small
+            label={`${capital(name)} fades to the ${end} over`}
+            value_mm={fadeOf(record.board, index, end)}
+            onChange={(fade_mm, nudge) =>
+              editBoard(
+                record.id,
+                `fade of ${name}`,
+                (b) => withFade(b, index, end, fade_mm),
+                nudge ? `field:fade${index}.${end}` : undefined,
+              )
+            }
+          />
+        </label>
+      ))}
     </div>
   );
 }

@@ -1,19 +1,17 @@
 import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { type Board, MOST_STATIONS, stationOfMark } from '@june-tide/core/document';
-import { withCrown, withCrownTimes, withNewCrown, withoutCrown } from '@june-tide/core/edit';
+import { placeAt, withCrown, withCrownTimes, withNewCrown, withoutCrown } from '@june-tide/core/edit';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
-import { stationName } from '../stationName.ts';
+import { PLACES, stationName } from '../stationName.ts';
 import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 import { DeckFeatures } from './DeckFeatures.tsx';
 
 /** One press makes the crown so much flatter or rounder all along. */
 const CROWN_STEP = 1.1;
-/** Nearer than this to a station there is no room for another. */
-const NEAR_mm = 20;
 
 /** The deck: how far it falls from the stringer to the rail, station by station, and what is worked into it. */
 export function DeckBench() {
@@ -21,15 +19,24 @@ export function DeckBench() {
   const style = useLengthStyle();
   const { crown } = record.board.deck;
   const change = (name: string, to: (board: Board) => Board, merge?: string) => editBoard(record.id, name, to, merge);
+  const move = (index: number, at_mm: number, merge?: string) => {
+    const mark = crown[index];
+    const done = change(`crown moved, ${stationName(mark, style)}`, (b) => withCrown(b, index, { at_mm }), merge);
+    moveHook(stationOfMark({ ...mark, at_mm }, shape.anchors));
+    return done;
+  };
   const rows = crown
     .map((mark, index) => ({ mark, index, x_mm: stationOfMark(mark, shape.anchors) }))
     .sort((a, b) => b.x_mm - a.x_mm);
-  const taken = rows.some(({ x_mm }) => Math.abs(x_mm - hook_mm) < NEAR_mm);
+  const inHand = placeAt(record.board, crown, hook_mm);
   return (
-    <section aria-label="Deck">
-      <div className="head">
+    <section aria-label="Deck" className="table-beside">
+      <div className="head tools">
         <h2>Deck</h2>
-        <span className="quiet">crown: the fall from stringer to rail; between stations it blends</span>
+        <span className="quiet long">crown: the fall from stringer to rail</span>
+        <span className="right">
+          <TakePart />
+        </span>
       </div>
       <table className="marks">
         <thead>
@@ -47,8 +54,18 @@ export function DeckBench() {
           {rows.map(({ mark, index, x_mm }) => {
             const name = stationName(mark, style);
             return (
-              <tr key={index} onFocus={() => moveHook(x_mm)}>
-                <th scope="row">{name}</th>
+              <tr key={index} className={index === inHand ? 'held' : ''} onFocus={() => moveHook(x_mm)}>
+                <th scope="row">
+                  <span className="place">
+                    <LengthField
+                      small
+                      label={`Place of the crown ${name}`}
+                      value_mm={mark.at_mm}
+                      onChange={(at_mm, nudge) => move(index, at_mm, nudge ? `field:crownAt${index}` : undefined)}
+                    />
+                    {PLACES[mark.from]}
+                  </span>
+                </th>
                 <td className="num">
                   <LengthField
                     label={`Crown, ${name}`}
@@ -81,7 +98,7 @@ export function DeckBench() {
       <div className="row-of-tools">
         <Button
           size="small"
-          disabled={crown.length >= MOST_STATIONS || taken}
+          disabled={crown.length >= MOST_STATIONS || inHand !== undefined}
           onClick={() => change('new crown station', (b) => withNewCrown(b, hook_mm))}
         >
           Set the crown at the hook
@@ -94,7 +111,6 @@ export function DeckBench() {
         </Button>
       </div>
       <DeckFeatures />
-      <TakePart />
     </section>
   );
 }

@@ -2,13 +2,13 @@ import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import { type Board, MOST_STATIONS, type RailStation, stationOfMark } from '@june-tide/core/document';
-import { withNewRail, withoutRail, withRail, withRailEverywhere } from '@june-tide/core/edit';
+import { placeAt, withNewRail, withoutRail, withRail, withRailCopied, withRailEverywhere } from '@june-tide/core/edit';
 import { RAIL_PRESETS, type RailPresetName, railStation } from '@june-tide/core/models';
 import { railRatio } from '@june-tide/core/rails';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
-import { stationName } from '../stationName.ts';
+import { PLACES, stationName } from '../stationName.ts';
 import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 
@@ -26,14 +26,13 @@ function presetOf(station: RailStation): RailPresetName | undefined {
   });
 }
 
-/** Stations along the board, each with its rail; the one in hand opens to all its numbers. */
+/** Stations along the board, each with its rail. The one at the hook is in hand. */
 export function RailsBench() {
   const { record, moveHook, shape, hook_mm } = useBay();
   const { rails } = record.board;
   const style = useLengthStyle();
-  const [held, hold] = useState(0);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
-  const inHand = rails.stations[held] ? held : 0;
+  const inHand = placeAt(record.board, rails.stations, hook_mm);
   const x = (station: RailStation) => stationOfMark(station, shape.anchors);
   const order = rails.stations
     .map((station, index) => ({ station, index }))
@@ -49,6 +48,17 @@ export function RailsBench() {
       (b) => together(index).reduce((board, i) => withRail(board, i, next), b),
       merge,
     );
+  const move = (index: number, at_mm: number, merge?: string) => {
+    const station = rails.stations[index];
+    const done = editBoard(
+      record.id,
+      `rail moved, ${stationName(station, style)}`,
+      (b) => withRail(b, index, { at_mm }),
+      merge,
+    );
+    moveHook(x({ ...station, at_mm }));
+    return done;
+  };
   const edge = (name: string, change: Partial<Board['rails']['tailEdge']>, merge?: string) =>
     editBoard(
       record.id,
@@ -56,11 +66,15 @@ export function RailsBench() {
       (b) => ({ ...b, rails: { ...b.rails, tailEdge: { ...b.rails.tailEdge, ...change } } }),
       merge,
     );
+  const full = rails.stations.length >= MOST_STATIONS;
   return (
-    <section aria-label="Rails">
-      <div className="head">
+    <section aria-label="Rails" className="table-beside">
+      <div className="head tools">
         <h2>Rails</h2>
-        <span className="quiet">deck : bottom; between stations they blend</span>
+        <span className="quiet long">deck : bottom</span>
+        <span className="right">
+          <TakePart />
+        </span>
       </div>
       <table className="marks">
         <thead>
@@ -93,35 +107,33 @@ export function RailsBench() {
                 else next.delete(index);
                 setChosen(next);
               }}
-              onHold={() => {
-                hold(index);
-                moveHook(x(station));
-              }}
+              onHold={() => moveHook(x(station))}
               change={change}
+              move={move}
               takeOff={(name) => editBoard(record.id, `rail ${name} off`, (b) => withoutRail(b, index))}
             />
           ))}
         </tbody>
       </table>
-      <InHand index={inHand} station={rails.stations[inHand]} change={change} />
       <div className="row-of-tools">
         <Button
           size="small"
-          disabled={rails.stations.length >= MOST_STATIONS || rails.stations.some((s) => Math.abs(x(s) - hook_mm) < 20)}
-          onClick={() => {
-            editBoard(record.id, 'new rail station', (b) => withNewRail(b, hook_mm));
-            hold(rails.stations.length);
-          }}
+          disabled={full || inHand !== undefined}
+          title={full ? 'A board has no more than twelve rails' : 'What the blend gives here, to be changed by itself'}
+          onClick={() => editBoard(record.id, 'new rail station', (b) => withNewRail(b, hook_mm))}
         >
           Set a rail at the hook
         </Button>
-        <Button
-          size="small"
-          disabled={rails.stations.length < 2}
-          onClick={() => editBoard(record.id, 'one rail all along', (b) => withRailEverywhere(b, inHand))}
-        >
-          All as {stationName(rails.stations[inHand], style)}
-        </Button>
+        <CopyHere full={full} taken={inHand !== undefined} order={order} />
+        {inHand !== undefined && (
+          <Button
+            size="small"
+            disabled={rails.stations.length < 2}
+            onClick={() => editBoard(record.id, 'one rail all along', (b) => withRailEverywhere(b, inHand))}
+          >
+            All as {stationName(rails.stations[inHand], style)}
+          </Button>
+        )}
       </div>
       <div className="row-of-tools">
         <span>Hard edge</span>
@@ -131,16 +143,60 @@ export function RailsBench() {
           value_mm={rails.tailEdge.length_mm}
           onChange={(length_mm, nudge) => edge('hard edge', { length_mm }, nudge ? 'field:edge' : undefined)}
         />
-        <span className="quiet">from the tail, fading over</span>
+        <span className="quiet">fading</span>
         <LengthField
           small
           label="Edge fading over"
           value_mm={rails.tailEdge.fade_mm}
           onChange={(fade_mm, nudge) => edge('edge fade', { fade_mm }, nudge ? 'field:fade' : undefined)}
         />
+        <label className="mini">
+          hard
+          <InputNumber
+            size="small"
+            aria-label="How hard the edge in the tail is"
+            min={0}
+            max={100}
+            step={5}
+            suffix="%"
+            className="fit-62"
+            value={percentOf(rails.tailEdge.hardness)}
+            onChange={(next) => {
+              if (typeof next === 'number') edge('hardness of the edge', { hardness: next / 100 }, 'field:hardness');
+            }}
+          />
+        </label>
       </div>
-      <TakePart />
     </section>
+  );
+}
+
+const percentOf = (share: number) => Math.round(share * 100);
+
+interface CopyHereProps {
+  full: boolean;
+  taken: boolean;
+  order: readonly { station: RailStation; index: number }[];
+}
+
+/** Copies the rail of another station to the hook. */
+function CopyHere({ full, taken, order }: CopyHereProps) {
+  const { record, hook_mm } = useBay();
+  const style = useLengthStyle();
+  if (taken) return null;
+  return (
+    <Select
+      aria-label="Copy a rail to the hook"
+      size="small"
+      className="fit-150"
+      placeholder="Copy one here"
+      value={null}
+      disabled={full}
+      options={order.map(({ station, index }) => ({ value: index, label: stationName(station, style) }))}
+      onChange={(index: number | null) => {
+        if (index !== null) editBoard(record.id, 'rail copied', (b) => withRailCopied(b, index, hook_mm));
+      }}
+    />
   );
 }
 
@@ -153,11 +209,12 @@ interface RailRowProps {
   onTick: (on: boolean) => void;
   onHold: () => void;
   change: ChangeRail;
+  move: (index: number, at_mm: number, merge?: string) => EditResult;
   takeOff: (name: string) => void;
 }
 
 /** One station's rail: its name or its numbers, the same as another's, its tuck. */
-function RailRow({ station, index, others, inHand, ticked, onTick, onHold, change, takeOff }: RailRowProps) {
+function RailRow({ station, index, others, inHand, ticked, onTick, onHold, change, move, takeOff }: RailRowProps) {
   const style = useLengthStyle();
   const name = stationName(station, style);
   const preset = presetOf(station);
@@ -170,7 +227,17 @@ function RailRow({ station, index, others, inHand, ticked, onTick, onHold, chang
           onChange={(event) => onTick(event.target.checked)}
         />
       </td>
-      <th scope="row">{name}</th>
+      <th scope="row">
+        <span className="place">
+          <LengthField
+            small
+            label={`Place of the rail ${name}`}
+            value_mm={station.at_mm}
+            onChange={(at_mm, nudge) => move(index, at_mm, nudge ? `field:at${index}` : undefined)}
+          />
+          {PLACES[station.from]}
+        </span>
+      </th>
       <td>
         <Select
           aria-label={`Rail, ${name}`}
@@ -215,53 +282,5 @@ function RailRow({ station, index, others, inHand, ticked, onTick, onHold, chang
         )}
       </td>
     </tr>
-  );
-}
-
-interface InHandProps {
-  index: number;
-  station: RailStation;
-  change: ChangeRail;
-}
-
-/** The numbers of one rail that presets stand for. */
-function InHand({ index, station, change }: InHandProps) {
-  const style = useLengthStyle();
-  const name = stationName(station, style);
-  const set = (what: string, next: Partial<RailStation>) =>
-    change(what.toLowerCase(), index, next, `rail:${what}${index}`);
-  const percent = (what: string, words: string, value: number, low: number, high: number, key: keyof RailStation) => (
-    <label className="mini">
-      {words}
-      <InputNumber
-        size="small"
-        aria-label={`${what}, ${name}`}
-        min={low}
-        max={high}
-        step={5}
-        suffix="%"
-        value={Math.round(value * 100)}
-        onChange={(next) => {
-          if (typeof next === 'number') set(what, { [key]: next / 100 });
-        }}
-        className="fit-56"
-      />
-    </label>
-  );
-  return (
-    <div className="in-hand" role="group" aria-label={`Rail in hand, ${name}`}>
-      {percent('Apex', 'apex', station.apex, 10, 75, 'apex')}
-      {percent('Fullness', 'full', station.fullness, 0, 100, 'fullness')}
-      {percent('Edge', 'hard', station.edge, 0, 100, 'edge')}
-      <label className="mini">
-        radius
-        <LengthField
-          small
-          label={`Edge radius, ${name}`}
-          value_mm={station.edgeRadius_mm}
-          onChange={(edgeRadius_mm) => set('Edge radius', { edgeRadius_mm })}
-        />
-      </label>
-    </div>
   );
 }

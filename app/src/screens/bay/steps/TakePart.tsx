@@ -23,15 +23,15 @@ const PARTS_OF: Readonly<Partial<Record<StepKey, readonly [Part, ...Part[]]>>> =
 };
 
 /** Takes the step's part of the board from another one, from a model or from the shop's library, and keeps parts there by name. */
-export function TakePart() {
+export function TakePart({ short = false }: { short?: boolean }) {
   const { step } = useBay();
   const [open, setOpen] = useState(false);
   const parts = PARTS_OF[step];
   if (!parts) return null;
   return (
-    <div className="row-of-tools above-8">
-      <Button size="small" onClick={() => setOpen(true)}>
-        Take the {PART_FACTS[parts[0]].words} from
+    <div className="take-part">
+      <Button size="small" aria-label={`Take the ${PART_FACTS[parts[0]].words} from`} onClick={() => setOpen(true)}>
+        {short ? 'Take from' : `Take the ${PART_FACTS[parts[0]].words} from`}
       </Button>
       <Modal
         title={`Take the ${PART_FACTS[parts[0]].words} from`}

@@ -3,9 +3,10 @@ import { bottomHeight } from '@june-tide/core/bottom';
 import { railRatio } from '@june-tide/core/rails';
 import { type HalfCounts, halfSection, type Section, straightedgeAcross } from '@june-tide/core/section';
 import { sectionAt } from '@june-tide/core/shape';
-import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
-import { useSize } from '../../parts/useSize.ts';
-import { useLiveBay } from './useBay.ts';
+import { DrawnMeasure, Measure } from '../../../parts/Measure.tsx';
+import { useSize } from '../../../parts/useSize.ts';
+import { useLiveBay } from '../useBay.ts';
+import { BottomFigure, edgeWords } from './sectionWords.tsx';
 
 /** So fine is the half section drawn: no corner shows at the size of the bench. */
 const DRAWN: HalfCounts = { deck: 32, under: 14, fillet: 6, bottom: 40 };
@@ -52,32 +53,6 @@ export function SectionView({ tools }: { tools?: ReactNode }) {
         </div>
       )}
     </section>
-  );
-}
-
-/** How hard the bottom edge is here, in a word. */
-function edgeWords(section: Section): string {
-  const { edge } = section.input.rail;
-  if (edge < 0.1) return 'soft edge';
-  if (edge < 0.35) return 'eased edge';
-  return edge < 0.6 ? 'firm edge' : 'hard edge';
-}
-
-/** What a straightedge laid across the bottom says. */
-function BottomFigure({ section }: { section: Section }) {
-  const { kind, gap_mm, at_mm } = straightedgeAcross(section);
-  if (kind === 'flat') return <span>straightedge lies flat</span>;
-  return (
-    <span>
-      <b>
-        <Measure mm={gap_mm} />
-      </b>{' '}
-      {kind === 'rocks'
-        ? 'up at the edge, rocks on the stringer'
-        : at_mm < 5
-          ? 'light at the stringer'
-          : 'light under a straightedge'}
-    </span>
   );
 }
 

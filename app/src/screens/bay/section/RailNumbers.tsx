@@ -1,0 +1,62 @@
+import { InputNumber } from 'antd';
+import type { RailStation } from '@june-tide/core/document';
+import { placeAt, withRailAt } from '@june-tide/core/edit';
+import type { Section } from '@june-tide/core/section';
+import { formatLength } from '@june-tide/core/units';
+import { LengthField } from '../../../parts/LengthField.tsx';
+import { useLengthStyle } from '../../../parts/Measure.tsx';
+import { editBoard } from '../../../store/shed.ts';
+import { stationName } from '../stationName.ts';
+import { useBay } from '../useBay.ts';
+
+/** The numbers of the rail at the hook that its names stand for: of a station as they are set, elsewhere as the blend gives them. */
+export function RailNumbers({ section }: { section: Section }) {
+  const { record, hook_mm } = useBay();
+  const style = useLengthStyle();
+  const { stations } = record.board.rails;
+  const index = placeAt(record.board, stations, hook_mm);
+  // A station's own edge: what is drawn may be harder, by the edge along the tail.
+  const rail: Omit<RailStation, 'from' | 'at_mm'> = index === undefined ? section.input.rail : stations[index];
+  const name = index === undefined ? `${formatLength(hook_mm, style)} from tail` : stationName(stations[index], style);
+  const set = (what: string, next: Partial<RailStation>) =>
+    editBoard(
+      record.id,
+      `${what.toLowerCase()}, ${name}`,
+      (b) => withRailAt(b, hook_mm, next),
+      `rail:${what}${Math.round(hook_mm)}`,
+    );
+  const percent = (what: string, words: string, value: number, low: number, high: number, key: keyof RailStation) => (
+    <label className="mini">
+      {words}
+      <InputNumber
+        size="small"
+        aria-label={`${what}, ${name}`}
+        min={low}
+        max={high}
+        step={5}
+        suffix="%"
+        value={Math.round(value * 100)}
+        onChange={(next) => {
+          if (typeof next === 'number') set(what, { [key]: next / 100 });
+        }}
+        className="fit-62"
+      />
+    </label>
+  );
+  return (
+    <div className="in-hand" role="group" aria-label={`Rail in hand, ${name}`}>
+      {percent('Apex', 'apex', rail.apex, 10, 75, 'apex')}
+      {percent('Fullness', 'full', rail.fullness, 0, 100, 'fullness')}
+      {percent('Edge', 'hard', rail.edge, 0, 100, 'edge')}
+      <label className="mini">
+        radius
+        <LengthField
+          small
+          label={`Edge radius, ${name}`}
+          value_mm={rail.edgeRadius_mm}
+          onChange={(edgeRadius_mm) => set('Edge radius', { edgeRadius_mm })}
+        />
+      </label>
+    </div>
+  );
+}

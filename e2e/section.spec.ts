@@ -1,0 +1,145 @@
+// The section as the large drawing: rail, crown and bottom are pulled on it, and its stations moved along the board.
+import { choose, drag, expect, litres, saved, startBoard, step, test, type } from './shed.ts';
+
+/** What is pulled on the whole section. */
+const pull = (name: string) => `.whole-section [data-pull="${name}"]`;
+
+test('apex, fullness, tuck and crown are pulled on the section, where the blend was a station is set', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Rails');
+  await page.keyboard.press('Shift+ArrowRight');
+  const rows = page.getByRole('region', { name: 'Rails' }).getByRole('row');
+  await expect(rows).toHaveCount(5);
+  await expect(page.locator(pull('apex'))).toHaveClass(/blended/);
+  const [ratio, before] = [page.getByTestId('apex-says'), await litres(page)];
+  await expect(ratio).toHaveText('60/40');
+  await drag(page, page.locator(`${pull('apex')} .grab`), 0, 20);
+  await expect(ratio).not.toHaveText('60/40');
+  await expect(page.locator(pull('apex'))).not.toHaveClass(/blended/);
+  // The whole pull is one step to undo, and one station.
+  await expect(rows).toHaveCount(6);
+  await expect(page.getByLabel('Place of the rail 20 1/4 in from tail')).toHaveValue('20 1/4');
+  await page.getByRole('button', { name: /^Undo: apex on the section/ }).click();
+  await expect(rows).toHaveCount(5);
+  await expect.poll(() => litres(page)).toBe(before);
+
+  await page.keyboard.press('t');
+  const tuck = page.getByLabel('Tuck, 12 in from tail');
+  await expect(tuck).toHaveValue('1/2');
+  await drag(page, page.locator(`${pull('tuck')} .grab`), -30, 0);
+  await expect(tuck).toHaveValue(/^1/);
+  await page.locator(pull('fullness')).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('spinbutton', { name: 'Fullness, 12 in from tail' })).not.toHaveValue('60');
+  const crown = page.getByTestId('crown-says');
+  const said = await crown.innerHTML();
+  await drag(page, page.locator(`${pull('crown')} .grab`), 0, 6);
+  await expect.poll(() => crown.innerHTML()).not.toBe(said);
+  await expect(page.getByRole('button', { name: /^Undo: crown on the section/ })).toBeVisible();
+  await saved(page);
+});
+
+test('the rail is drawn larger beside it: pulled there too, with its bands, held against another station', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Rails');
+  await page.keyboard.press('t');
+  const large = page.getByRole('region', { name: 'Rail, larger' });
+  const small = await page.getByTestId('section-foam').boundingBox();
+  expect(small?.width).toBeGreaterThanOrEqual(640);
+  const apex = page.getByRole('spinbutton', { name: 'Apex, 12 in from tail' });
+  await expect(apex).toHaveValue('30');
+  await drag(page, large.locator('[data-pull="apex"] .grab'), 0, -14);
+  await expect(apex).not.toHaveValue('30');
+  await large.getByRole('button', { name: 'Bands' }).click();
+  await expect(large.getByTestId('bands-on-rail')).toHaveCount(1);
+  await expect(page.getByTestId('section-against')).toHaveCount(0);
+  await choose(page, 'Held against', 'Wide point');
+  await expect(page.getByTestId('section-against')).toHaveCount(1);
+  await choose(page, 'Lay over another board', 'As it was when opened');
+  await expect(page.getByTestId('section-over')).toHaveCount(1);
+  await expect(page.getByTestId('section-neighbour')).toHaveCount(4);
+});
+
+test('rail stations are moved along the tape by hand, by keys and by number, and copied', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Rails');
+  const place = page.getByLabel(/^Place of the rail .* from tail$/).first();
+  await expect(place).toHaveValue('12');
+  const index = await page.getByRole('slider', { name: /^Rail 12 in from tail/ }).getAttribute('data-station');
+  const mark = page.locator(`[data-station="${index}"]`);
+  await drag(page, mark.locator('.grab'), 40, 0);
+  await expect(place).not.toHaveValue('12');
+  await mark.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /^Undo: rail moved/ })).toBeVisible();
+  await place.fill('14');
+  await place.press('Enter');
+  await expect(page.getByLabel('Place of the rail 14 in from tail')).toHaveValue('14');
+  await expect(page.getByRole('slider', { name: 'Hook on the tape' })).toHaveAttribute(
+    'aria-valuetext',
+    /^14 from tail/,
+  );
+  await page.getByRole('heading', { name: 'Rails' }).click();
+  await page.keyboard.press('PageUp');
+  await expect(page.getByRole('slider', { name: 'Hook on the tape' })).not.toHaveAttribute(
+    'aria-valuetext',
+    /^14 from tail/,
+  );
+  await page.keyboard.press('n');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await choose(page, 'Copy a rail to the hook', '2 in from tail');
+  const tuck = await page.getByLabel('Tuck, 2 in from tail').inputValue();
+  await expect(page.getByLabel('Tuck, 14 in from nose')).toHaveValue(tuck);
+  const hard = page.getByRole('spinbutton', { name: 'How hard the edge in the tail is' });
+  await hard.fill('35');
+  await hard.press('Enter');
+  await page.getByRole('heading', { name: 'Rails' }).click();
+  await page.keyboard.press('t');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByTestId('section-figures')).toContainText('firm edge');
+});
+
+test('the bottom is pulled on the section and drawn taller, its contours moved, faded and read under a straightedge', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Bottom');
+  await page.keyboard.press('w');
+  const says = page.getByTestId('straightedge-says');
+  const before = await says.textContent();
+  const taller = page.getByRole('region', { name: 'Bottom, taller' });
+  await expect(taller).toContainText('times as tall');
+  await drag(page, taller.locator('[data-pull="depth"] .grab'), 0, -26);
+  await expect.poll(() => says.textContent()).not.toBe(before);
+  await expect(page.getByRole('button', { name: /^Undo: single concave pulled/ })).toBeVisible();
+  const fade = page.getByLabel('Single concave fades to the nose over');
+  await fade.fill('8');
+  await fade.press('Enter');
+  await expect(fade).toHaveValue('8');
+  // Its last depth toward the nose stands 14 in from it, and where it is none now 6.
+  const last = page.getByLabel('Single concave, place of depth 5');
+  await expect(last).toHaveValue('6');
+  await last.fill('5 1/2');
+  await last.press('Enter');
+  await expect(fade).toHaveValue('8 1/2');
+});
+
+test('crown stations are moved along the plank, pulled and typed', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Deck');
+  await page.getByRole('button', { name: 'Set the crown at the hook' }).click();
+  const places = page.getByLabel(/^Place of the crown/);
+  await expect(places).toHaveCount(4);
+  const before = await litres(page);
+  await drag(page, page.locator('[data-crown="1"] .grab'), 0, 30);
+  await expect.poll(() => litres(page)).toBeLessThan(before);
+  await drag(page, page.locator('[data-crown="1"] .grab'), 60, 0);
+  await expect(page.getByRole('button', { name: /^Undo: crown moved/ })).toBeVisible();
+  await type(page, 'Place of the crown Tail', '6');
+  await expect(page.getByLabel('Place of the crown 6 in from tail')).toHaveValue('6');
+});
