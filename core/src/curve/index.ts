@@ -1,2 +1,2 @@
-export { fairnessTones } from './sideLight.ts';
+export { bumpsAlong } from './sideLight.ts';
 export { hollowStretches } from './spring.ts';

@@ -1,67 +1,48 @@
 import { describe, expect, it } from '@jest/globals';
-import { shapeOf } from '../shape/shape.ts';
-import { modelNamed } from '../models/models.ts';
-import { fairnessTones } from './sideLight.ts';
+import { INCH_mm } from '../units/length.ts';
+import { BUMP_CURVATURE_mm1, bumpsAlong } from './sideLight.ts';
 
+const STEP_mm = 18;
 const even = Array.from({ length: 97 }, (_, k) => k / 96);
-const most = (tones: readonly number[]) => Math.max(...tones.map(Math.abs));
+const most = (bumps: readonly number[]) => Math.max(...bumps.map(Math.abs));
 
-describe('the strip of light', () => {
-  it('is even for a curve whose curvature is level, slopes, or bends like a parabola', () => {
+describe('bumps along a curve', () => {
+  it('are none where the curvature is level, slopes, or bends like a parabola', () => {
     for (const curvature of [
       () => 0.002,
       (s: number) => 0.001 + 0.004 * s,
       (s: number) => 0.003 - 0.004 * s * (1 - s),
     ]) {
-      expect(most(fairnessTones(even.map(curvature)))).toBeLessThan(1e-9);
+      expect(most(bumpsAlong(even.map(curvature), STEP_mm))).toBeLessThan(1e-9);
     }
   });
 
-  it('says the same of a board and of one ten times its size', () => {
-    const curvature = even.map((s) => 0.002 + 0.0006 * Math.sin(25 * s));
-    const small = fairnessTones(curvature);
-    const large = fairnessTones(curvature.map((k) => k / 10));
-    small.forEach((tone, i) => expect(tone).toBeCloseTo(large[i], 12));
+  it('have as unit the curvature of 1/32 in of height over 12 in, by differences of that bump itself', () => {
+    const bump = (x: number) => (INCH_mm / 64) * (1 + Math.cos((2 * Math.PI * x) / (12 * INCH_mm)));
+    expect(bump(0)).toBeCloseTo(INCH_mm / 32, 12);
+    const h = 0.5;
+    expect((2 * bump(0) - bump(h) - bump(-h)) / h ** 2 / BUMP_CURVATURE_mm1).toBeCloseTo(1, 4);
   });
 
-  it('is bright at a bump and dark at a flat, and there only', () => {
-    const at = 48;
-    for (const [sign, name] of [
-      [1, 'bump'],
-      [-1, 'flat'],
-    ] as const) {
-      const tones = fairnessTones(even.map((_, i) => 0.002 + (Math.abs(i - at) <= 1 ? sign * 0.0015 : 0)));
-      expect([name, Math.sign(tones[at])]).toEqual([name, sign]);
-      expect(Math.abs(tones[at])).toBeGreaterThan(0.3);
-      expect(Math.abs(tones[10])).toBeLessThan(1e-9);
+  it('are seven tenths to one at such a bump, as much less than none at such a flat, and none two feet off', () => {
+    const middle = 48 * STEP_mm;
+    for (const sign of [1, -1]) {
+      const curvatures = even.map((_, i) => {
+        const off = i * STEP_mm - middle;
+        const inside = Math.abs(off) < 6 * INCH_mm;
+        return 0.0004 + (inside ? sign * BUMP_CURVATURE_mm1 * Math.cos((2 * Math.PI * off) / (12 * INCH_mm)) : 0);
+      });
+      const bumps = bumpsAlong(curvatures, STEP_mm);
+      // The trend follows it a little: it is told as no more than it is.
+      expect(sign * bumps[48]).toBeGreaterThan(0.68);
+      expect(sign * bumps[48]).toBeLessThan(1);
+      expect(Math.abs(bumps[5])).toBeLessThan(1e-9);
     }
   });
 
-  it('never leaves −1 to 1, and answers a straight line with none', () => {
-    const kink = fairnessTones(even.map((_, i) => (i === 40 ? 1 : 0.001)));
-    expect(most(kink)).toBeLessThanOrEqual(1);
-    expect(most(fairnessTones(even.map(() => 0)))).toBe(0);
-  });
-
-  it('is quiet along the middle of a fair model, and louder where a mark is pushed in', () => {
-    const board = modelNamed('Slack Water')!;
-    const toneOf = (shape: ReturnType<typeof shapeOf>) => {
-      const L = shape.board.length_mm;
-      const xs = Array.from({ length: 61 }, (_, k) => 0.2 * L + (0.6 * L * k) / 60);
-      const slope = (x: number) => shape.outline.base.slopeAt(x);
-      return fairnessTones(xs.map((x) => (slope(x + 4) - slope(x - 4)) / 8));
-    };
-    const fair = most(toneOf(shapeOf(board)));
-    const pushed = {
-      ...board,
-      outline: {
-        ...board.outline,
-        marks: [
-          ...board.outline.marks,
-          { from: 'centre' as const, at_mm: -300, value_mm: board.outline.width_mm - 34 },
-        ],
-      },
-    };
-    expect(most(toneOf(shapeOf(pushed)))).toBeGreaterThan(2 * fair);
+  it('are as many at any spacing, and none of fewer than three stations', () => {
+    expect(bumpsAlong(even.slice(0, 7), 400)).toHaveLength(7);
+    expect(bumpsAlong(even, 1)).toHaveLength(97);
+    expect(bumpsAlong([1, 2], 10)).toEqual([]);
   });
 });

@@ -1,27 +1,38 @@
+import { INCH_mm } from '../units/length.ts';
+
+/** What a hand feels and a lamp shows plainly: a bump of 1/32 in over 12 in. Common practice, no source. */
+const BUMP_mm = INCH_mm / 32;
+const OVER_mm = 12 * INCH_mm;
+
 /**
- * The tone of the strip of light under a curve: how far the curvature at each sample stands off its own local trend.
- *
- * Method: κ L at even samples; the trend is the least-squares parabola over a window of 2 half + 1 samples (Savitzky
- * and Golay 1964, Anal. Chem. 36, 1627, smoothing of degree 2), taken off, so that a fair curve, whose curvature runs
- * smoothly, is even whatever its bend; what is left is scaled by the board's typical |κ L|.
- *
- * @param curvature_mm1 curvature at even stations, 1/mm
- * @returns −1 (flatter than its neighbourhood) to 1 (prouder), 0 where fair; the same length.
+ * The curvature at the crest of that bump, 1/mm: of h/2 (1 + cos 2πx/λ), h 1/32 in high and λ 12 in long, it is (h/2) (2π/λ)².
+ * The unit that bends are told in here.
  */
-export function fairnessTones(curvature_mm1: readonly number[], half = 6): number[] {
+export const BUMP_CURVATURE_mm1 = (BUMP_mm / 2) * ((2 * Math.PI) / OVER_mm) ** 2;
+
+/** The trend is read over so much to each side: wide enough that it does not follow the bump it is to show. */
+const TREND_mm = 190;
+
+/**
+ * How far the curvature at each sample stands off its own local trend, in bumps: 1 is the crest of a bump of 1/32 in over 12 in, −1 a
+ * flat as deep.
+ *
+ * Method: the trend is the least-squares parabola over a window of 190 mm to each side (Savitzky and Golay 1964, Anal. Chem. 36, 1627,
+ * smoothing of degree 2), taken off, so that a fair curve, whose curvature runs smoothly, is calm whatever its bend.
+ *
+ * @param curvature_mm1 curvature at even stations, 1/mm, positive where a bump would add to it
+ * @param step_mm from one station to the next
+ * @returns as many, not bounded; 0 where fair. An empty row for fewer than three.
+ */
+export function bumpsAlong(curvature_mm1: readonly number[], step_mm: number): number[] {
   const count = curvature_mm1.length;
-  const typical = Math.max(1e-12, median(curvature_mm1.map(Math.abs)));
+  if (count < 3) return [];
+  const half = Math.min(Math.floor((count - 1) / 2), Math.max(2, Math.round(TREND_mm / step_mm)));
   return curvature_mm1.map((value, i) => {
     const from = Math.max(0, Math.min(i - half, count - 1 - 2 * half));
     const window = curvature_mm1.slice(from, from + 2 * half + 1);
-    const trend = parabolaAt(window, i - from);
-    return Math.max(-1, Math.min(1, (value - trend) / (0.5 * typical)));
+    return (value - parabolaAt(window, i - from)) / BUMP_CURVATURE_mm1;
   });
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
 }
 
 /** The value at index `at` of the least-squares parabola through the window. */

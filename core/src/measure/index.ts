@@ -16,3 +16,4 @@ export { volume_L } from './volume.ts';
 export { lowestAt, stringerLineAt } from './bottomLines.ts';
 export { STATION_COLUMNS, stationLines, stationsFrom, stationText } from './stationColumns.ts';
 export { straightRun, type StraightRun } from './straightRun.ts';
+export { LIGHT_LINES, type LightAlong, lightAlong, type LightLineKey } from './lightAlong.ts';

@@ -1,6 +1,7 @@
 export {
   formatArea,
   formatLength,
+  lengthWords,
   formatLitres,
   formatMass,
   type LengthStyle,

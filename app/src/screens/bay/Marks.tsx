@@ -21,6 +21,9 @@ interface Label {
   anchor: 'start' | 'middle' | 'end';
 }
 
+/** From the foot of a number on the plan: the room it and its name take, px. */
+const GAP = { over: 18, under: 25 };
+
 /** Marks whose place is pulled along the board; the places of the others are typed, or moved by keys. */
 const SLIDES: ReadonlySet<string> = new Set(['wide', 'flat', 'thickest']);
 
@@ -104,8 +107,14 @@ function OneMark({ curve, placed, label, half, held, along, across, onTake }: On
     <g>
       {y2 !== undefined && row.key !== 'block' && (
         <g stroke="var(--on-board)" strokeWidth={1} pointerEvents="none">
-          <line x1={x} x2={x} y1={y + 8} y2={y2 - 8} />
-          <path d={`M${x} ${y + 7}l-3.5 9h7zM${x} ${y2 - 7}l-3.5 -9h7z`} fill="var(--on-board)" stroke="none" />
+          {/* The line leaves a gap for its number. */}
+          {label.y - GAP.over > y + 16 && <line x1={x} x2={x} y1={y + 8} y2={label.y - GAP.over} />}
+          <line x1={x} x2={x} y1={Math.max(y + 8, label.y + GAP.under)} y2={y2 - 8} />
+          <path
+            d={`${label.y - GAP.over > y + 16 ? `M${x} ${y + 7}l-3.5 9h7z` : ''}M${x} ${y2 - 7}l-3.5 -9h7z`}
+            fill="var(--on-board)"
+            stroke="none"
+          />
         </g>
       )}
       {(y2 === undefined || half ? [y] : [y, y2]).map((at, side) => (
@@ -160,6 +169,13 @@ function OneMark({ curve, placed, label, half, held, along, across, onTake }: On
   );
 }
 
+/** From where to where a number with its word reaches, px: on the profile they stand in one line, on the plan one under the other. */
+function reach(curve: MarkedCurve, { x, anchor }: Pick<Label, 'x' | 'anchor'>): [from: number, to: number] {
+  const width = curve === 'outline' ? 74 : 112;
+  const from = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
+  return [from, from + width];
+}
+
 /** Where each number stands: on the board for the plan, over its mark on the profile; neighbours step aside. */
 function labelled(curve: MarkedCurve, all: readonly Placed[], scale: PlankScale, length_mm: number): Label[] {
   const placed: Label[] = [];
@@ -169,8 +185,13 @@ function labelled(curve: MarkedCurve, all: readonly Placed[], scale: PlankScale,
     let at = curve === 'outline' ? scale.centre - 42 : y - (curve === 'rocker' ? 14 : 16);
     if (curve === 'outline' && row.key === 'block') at = scale.centre + 6;
     if (curve === 'rocker') at = Math.min(y + 26, scale.ground + 16) - (row.key === 'flat' ? 0 : 46);
-    while (placed.some((other) => Math.abs(other.x - (x + shift)) < 74 && Math.abs(other.y - at) < 34)) {
-      at += curve === 'outline' ? 46 : -24;
+    const [from, to] = reach(curve, { x: x + shift, anchor: edge });
+    const meets = (other: Label) => {
+      const [low, high] = reach(curve, other);
+      return from < high && to > low && Math.abs(other.y - at) < 26;
+    };
+    while (placed.some(meets)) {
+      at += curve === 'outline' ? 46 : -26;
     }
     placed.push({ x: x + shift, y: at, anchor: edge });
   }

@@ -44,6 +44,8 @@ export function TailView() {
   );
 }
 
+/** A distance from the tail takes so much, px. */
+const LABEL = 110;
 /** Under the stringer so much is drawn of the other half. */
 const BELOW_mm = 26;
 
@@ -53,7 +55,8 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
   const least_mm = Math.min(shape.board.length_mm, Math.max(300, ...spots.map((spot) => spot.front.x_mm + 40)));
   const widest = (to: number) =>
     Math.max(...[0.25, 0.5, 0.75, 1].map((share) => halfBreadthAt(shape.outline, share * to)));
-  const k = Math.min((width - 16) / least_mm, (height - 16) / (widest(least_mm) + BELOW_mm));
+  // The distance from the rail stands over it.
+  const k = Math.min((width - 16) / least_mm, (height - 34) / (widest(least_mm) + BELOW_mm));
   const shown_mm = Math.min(shape.board.length_mm, (width - 16) / k);
   const x = (mm: number) => 8 + mm * k;
   const y = (mm: number) => height - 6 - (BELOW_mm + mm) * k;
@@ -70,9 +73,10 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
           {spot.side === 0 && (
             <DrawnMeasure
               mm={spot.box.trailingEdge_mm}
-              x={x(spot.front.x_mm) + 12}
-              y={y(0) - 8}
+              x={x(spot.front.x_mm) + LABEL > width ? x(spot.rear.x_mm) - 8 : x(spot.front.x_mm) + 12}
+              y={y(0) - 10}
               size={16}
+              anchor={x(spot.front.x_mm) + LABEL > width ? 'end' : 'start'}
               after="from tail"
             />
           )}
@@ -85,7 +89,8 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
 
 /** From the tail to the trailing edge, from the rail to the middle of the base. */
 function Distances({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y: (mm: number) => number }) {
-  const low = y(spot.rear.y_mm * 0.6);
+  // Two that stand one behind the other have their lines apart.
+  const low = y(spot.rear.y_mm * (spot.box.role === 'rear' ? 0.4 : 0.65));
   const middle = x(spot.middle.x_mm);
   return (
     <g pointerEvents="none" stroke="var(--on-board)">
@@ -102,7 +107,7 @@ function Distances({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y
       <g stroke="none">
         <DrawnMeasure
           mm={spot.box.trailingEdge_mm}
-          x={x(spot.rear.x_mm) - 6}
+          x={Math.max(x(spot.rear.x_mm) - 6, LABEL)}
           y={low - 5}
           size={17}
           anchor="end"

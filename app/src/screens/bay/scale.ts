@@ -25,6 +25,8 @@ const SIDE = 30;
 /** The strip of side light over the tape, on the steps that have one. */
 export const STRIP_HEIGHT = 18;
 const STRIP_ROOM = STRIP_HEIGHT + 12;
+/** Over the plan and under it. */
+const PLAN_ROOM = 26;
 
 /** The sizes of a board that its place on the plank depends on. */
 interface Extent {
@@ -35,13 +37,18 @@ interface Extent {
 }
 
 /** Under the tape on the steps that hang something there: room for it on a low plank, and for the straightedge's foot. */
-const HUNG_HEIGHT = 88;
+const HUNG_HEIGHT = 80;
 const PROFILE_FOOT = 26;
 
 /** How much room there is under the tape. */
 function underTape(board: Extent, step: StepKey, width: number, height: number): number {
   if (curveOf(step) === 'rocker' || curveOf(step) === 'foil') return Math.max(150, height * 0.44);
-  if (step === 'deck') return board.tallest_mm * ((width - 2 * SIDE) / board.length_mm) + PROFILE_FOOT;
+  if (step === 'deck') {
+    // Half the plan and the profile share what there is, at one scale.
+    const room = height - TAPE_HEIGHT - STRIP_ROOM - PLAN_ROOM - PROFILE_FOOT;
+    const k = Math.min((width - 2 * SIDE) / board.length_mm, room / (board.width_mm / 2 + board.tallest_mm));
+    return board.tallest_mm * k + PROFILE_FOOT;
+  }
   return isSectionStep(step) ? HUNG_HEIGHT : Math.max(84, Math.min(118, height * 0.24));
 }
 
@@ -51,9 +58,9 @@ export function plankScale(board: Extent, step: StepKey, width: number, height: 
   const half = onProfile || isSectionStep(step);
   const profileHeight = underTape(board, step, width, height);
   const tapeTop = height - TAPE_HEIGHT - profileHeight;
-  const planHeight = tapeTop - (curveOf(step) ? STRIP_ROOM : 0);
+  const planHeight = tapeTop - (curveOf(step) || isSectionStep(step) ? STRIP_ROOM : 0);
   const breadth = half ? board.width_mm / 2 : board.width_mm;
-  const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - 26) / breadth));
+  const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - PLAN_ROOM) / breadth));
   const left = (width - board.length_mm * k) / 2;
   const centre = half ? planHeight - 8 : planHeight / 2 + 2;
   const tallest = (board.tallest_mm + 4) * k;

@@ -22,10 +22,8 @@ export function SectionView({ tools }: { tools?: ReactNode }) {
   return (
     <section aria-label="Section at the hook" className="in-a-column">
       <div className="head">
-        <h2>
-          Section<span className="long"> at the hook</span>
-        </h2>
-        <span className="quiet">
+        <h2>Section</h2>
+        <span className="quiet long">
           <Measure mm={fromTail} /> from tail, <Measure mm={fromNose} /> from nose
         </span>
         {tools}
@@ -56,7 +54,7 @@ export function SectionView({ tools }: { tools?: ReactNode }) {
   );
 }
 
-const EDGES = { left: 66, right: 58, top: 12, foot: 46 };
+const EDGES = { left: 66, right: 64, top: 6, foot: 44 };
 
 /** Half the section, stringer at the left, as large as fits; thickness, apex, tuck and the straightedge written on it. */
 function Drawn({ section, width, height }: { section: Section; width: number; height: number }) {

@@ -11,7 +11,7 @@ export interface SectionScale {
 }
 
 /** Room beside, over and under the whole section for its numbers. */
-const ROOM = { left: 62, right: 64, top: 20, foot: 48 };
+const ROOM = { left: 62, right: 64, top: 25, foot: 48 };
 /** A section narrower than this share of the board's width is drawn as if it were so wide: the tips stay small beside the middle. */
 const LEAST_SHARE = 0.5;
 

@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { hollowStretches } from '@june-tide/core/curve';
 import { TAIL_WORDS } from '@june-tide/core/document';
 import { withNose, withTail } from '@june-tide/core/edit';
@@ -16,13 +16,21 @@ import { INCH_mm } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, useShed } from '../../../store/shed.ts';
-import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
 import { MarksTable } from './MarksTable.tsx';
 import { NosePicker, TailPicker } from './EndPictures.tsx';
 import { OutlineMore } from './OutlineMore.tsx';
 import { TipFields } from './TipFields.tsx';
 import { WingsTable } from './WingsTable.tsx';
+
+/** What a step has beside its marks: it stands under the section. */
+function More({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <section aria-label={name} className="more">
+      {children}
+    </section>
+  );
+}
 
 /** Tells where the marks ask for a hollow that the batten could not avoid. */
 function Hollows({ stretches }: { stretches: [number, number][] }) {
@@ -62,45 +70,55 @@ export function OutlineBench() {
   const { record, shape } = useBay();
   const { tail, nose } = record.board.outline;
   return (
-    <section aria-label="Outline">
-      <div className="head tools">
-        <h2>Outline</h2>
-        <NosePicker
-          value={nose.kind}
-          onPick={(kind) => editBoard(record.id, `${kind} nose`, (b) => withNose(b, kind))}
+    <>
+      <section aria-label="Outline">
+        <div className="head tools">
+          <h2>Outline</h2>
+          <NosePicker
+            value={nose.kind}
+            onPick={(kind) => editBoard(record.id, `${kind} nose`, (b) => withNose(b, kind))}
+          />
+          <TailPicker
+            value={tail.kind}
+            onPick={(kind) => editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => withTail(b, kind))}
+          />
+        </div>
+        <MarksTable
+          curve="outline"
+          blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined}
+          tools={<OutlineMore />}
         />
-        <TailPicker
-          value={tail.kind}
-          onPick={(kind) => editBoard(record.id, `${TAIL_WORDS[kind]} tail`, (b) => withTail(b, kind))}
-        />
-      </div>
-      <MarksTable curve="outline" blockNote={TAIL_WITH_DEPTH.has(tail.kind) ? <TailDepth /> : undefined} />
-      <TipFields />
-      {record.outlineLocked && (
-        <p className="quiet" role="status">
-          The outline is locked: every mark is as settled. Let it go to change one.
-        </p>
-      )}
-      <WingsTable tools={<OutlineMore />} />
-      <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
-      <TakePart />
-    </section>
+      </section>
+      <More name="Wings, tips and the whole outline">
+        <TipFields />
+        {record.outlineLocked && (
+          <p className="quiet" role="status">
+            The outline is locked: every mark is as settled. Let it go to change one.
+          </p>
+        )}
+        <WingsTable />
+        <Hollows stretches={hollowStretches(shape.outline.base, 'in')} />
+      </More>
+    </>
   );
 }
 
 export function RockerBench() {
   const { shape } = useBay();
   return (
-    <section aria-label="Rocker">
-      <div className="head">
-        <h2>Rocker</h2>
-        <span className="quiet">lifts from the tangent at the flat point</span>
-      </div>
-      <MarksTable curve="rocker" />
-      <Reading />
-      <Hollows stretches={hollowStretches(shape.rocker.line, 'up')} />
-      <TakePart />
-    </section>
+    <>
+      <section aria-label="Rocker">
+        <div className="head">
+          <h2>Rocker</h2>
+          <span className="quiet long">lifts from the tangent at the flat point</span>
+        </div>
+        <MarksTable curve="rocker" />
+      </section>
+      <More name="The rocker as it is read">
+        <Reading />
+        <Hollows stretches={hollowStretches(shape.rocker.line, 'up')} />
+      </More>
+    </>
   );
 }
 
@@ -162,26 +180,29 @@ const SAME_mm = INCH_mm / 32;
 export function FoilBench() {
   const { shape } = useBay();
   return (
-    <section aria-label="Foil">
-      <div className="head">
-        <h2>Foil</h2>
-        <span className="quiet">thickness at the stringer, finished foam</span>
-      </div>
-      <MarksTable curve="foil" />
-      <p className="quiet above-6 below-0">
-        Nose against tail at the same distance from each end:{' '}
-        {foilDifferences(shape).map(({ at_mm, difference_mm }, i) => (
-          <span key={at_mm}>
-            {i > 0 && ', '}
-            at <Measure mm={at_mm} />:{' '}
-            {Math.abs(difference_mm) < SAME_mm ? 'the same' : <MatchWords mm={difference_mm} />}
-          </span>
-        ))}
-        .
-      </p>
-      <Hollows stretches={hollowStretches(shape.foil.line, 'in')} />
-      <TakePart />
-    </section>
+    <>
+      <section aria-label="Foil">
+        <div className="head">
+          <h2>Foil</h2>
+          <span className="quiet long">thickness at the stringer, finished foam</span>
+        </div>
+        <MarksTable curve="foil" />
+      </section>
+      <More name="The foil as a whole">
+        <p className="quiet above-6 below-0">
+          Nose against tail at the same distance from each end:{' '}
+          {foilDifferences(shape).map(({ at_mm, difference_mm }, i) => (
+            <span key={at_mm}>
+              {i > 0 && ', '}
+              at <Measure mm={at_mm} />:{' '}
+              {Math.abs(difference_mm) < SAME_mm ? 'the same' : <MatchWords mm={difference_mm} />}
+            </span>
+          ))}
+          .
+        </p>
+        <Hollows stretches={hollowStretches(shape.foil.line, 'in')} />
+      </More>
+    </>
   );
 }
 

@@ -32,59 +32,65 @@ export function FinsBench() {
   const [toe] = toeLines(shape);
   const also = ALSO_SERVES[board.fins.setup];
   return (
-    <section aria-label="Fins">
-      <div className="head tools">
-        <h2>Fins</h2>
-        <Select
-          aria-label="Fin setup"
-          size="small"
-          value={board.fins.setup}
-          className="fit-150"
-          options={FIN_SETUPS.map((value) => ({ value, label: capital(SETUP_WORDS[value]) }))}
-          onChange={(setup) => editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => withSetup(b, setup))}
-        />
-        {also.length > 0 && <span className="quiet">also {also.map((setup) => SETUP_WORDS[setup]).join(', ')}</span>}
-      </div>
-      <table className="marks">
-        <thead>
-          <tr>
-            <th scope="col">Fin</th>
-            <th scope="col" className="num">
-              From tail
-            </th>
-            <th scope="col" className="num">
-              From rail
-            </th>
-            <th scope="col" className="num">
-              Toe
-            </th>
-            <th scope="col" className="num">
-              Cant
-            </th>
-          </tr>
-        </thead>
-        {board.fins.boxes.map((box, i) => (
-          <BoxRows key={i} index={i} box={box} />
+    <>
+      <section aria-label="Fins">
+        <div className="head tools">
+          <h2>Fins</h2>
+          <Select
+            aria-label="Fin setup"
+            size="small"
+            value={board.fins.setup}
+            className="fit-150"
+            options={FIN_SETUPS.map((value) => ({ value, label: capital(SETUP_WORDS[value]) }))}
+            onChange={(setup) => editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => withSetup(b, setup))}
+          />
+          {also.length > 0 && <span className="quiet">also {also.map((setup) => SETUP_WORDS[setup]).join(', ')}</span>}
+          <span className="right">
+            <TakePart short />
+          </span>
+        </div>
+        <table className="marks">
+          <thead>
+            <tr>
+              <th scope="col">Fin</th>
+              <th scope="col" className="num">
+                From tail
+              </th>
+              <th scope="col" className="num">
+                From rail
+              </th>
+              <th scope="col" className="num">
+                Toe
+              </th>
+              <th scope="col" className="num">
+                Cant
+              </th>
+            </tr>
+          </thead>
+          {board.fins.boxes.map((box, i) => (
+            <BoxRows key={i} index={i} box={box} />
+          ))}
+        </table>
+      </section>
+      <section aria-label="The fins as a set" className="more">
+        {troubles.map((trouble) => (
+          <Trouble key={`${trouble.code}${trouble.box}`} trouble={trouble} role={board.fins.boxes[trouble.box].role} />
         ))}
-      </table>
-      {troubles.map((trouble) => (
-        <Trouble key={`${trouble.code}${trouble.box}`} trouble={trouble} role={board.fins.boxes[trouble.box].role} />
-      ))}
-      <p className="quiet above-6 below-0">
-        To the trailing edge of the base, along the stringer. All of it {formatArea(facts.finArea_mm2, style, 1)}, its
-        centre <Measure mm={facts.finCentre_mm} /> up and <Measure mm={facts.finCentreDepth_mm} /> down; depth to area{' '}
-        {facts.finSlenderness.toFixed(2)}
-        {facts.finSetRatio > 0 && `, set ratio ${facts.finSetRatio.toFixed(2)}`}.
-        {toe && (
-          <>
-            {' '}
-            Toe lines meet <Measure mm={Math.abs(toe.fromNose_mm)} />{' '}
-            {toe.fromNose_mm > 0 ? 'behind the nose' : 'ahead of the nose'}.
-          </>
-        )}
-      </p>
-      <TakePart />
-    </section>
+        <p className="quiet above-6 below-0">
+          To the trailing edge of the base, along the stringer. All of it {formatArea(facts.finArea_mm2, style, 1)}, its
+          centre <Measure mm={facts.finCentre_mm} /> up and <Measure mm={facts.finCentreDepth_mm} /> down; depth to area{' '}
+          {facts.finSlenderness.toFixed(2)}
+          {facts.finSetRatio > 0 && `, set ratio ${facts.finSetRatio.toFixed(2)}`}.
+          {toe && (
+            <>
+              {' '}
+              Toe lines meet <Measure mm={Math.abs(toe.fromNose_mm)} />{' '}
+              {toe.fromNose_mm > 0 ? 'behind the nose' : 'ahead of the nose'}.
+            </>
+          )}
+        </p>
+      </section>
+    </>
   );
 }
 

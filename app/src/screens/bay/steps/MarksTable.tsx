@@ -20,12 +20,20 @@ import { editBoard, type EditResult } from '../../../store/shed.ts';
 import { turnHold } from '../markHold.ts';
 import { useBay } from '../useBay.ts';
 import { Hold, LineBy } from './Hold.tsx';
+import { TakePart } from './TakePart.tsx';
 
 const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
 const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead', wide: 'ahead of wide' } as const;
 
+interface MarksTableProps {
+  curve: MarkedCurve;
+  blockNote?: ReactNode;
+  /** Stand beside the button that sets a mark. */
+  tools?: ReactNode;
+}
+
 /** The marks of a curve, nose to tail: type a number, slide a station, lift one off, set one at the hook. */
-export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote?: ReactNode }) {
+export function MarksTable({ curve, blockNote, tools }: MarksTableProps) {
   const { record, shape, hook_mm, held, hold, moveHook } = useBay();
   const { board } = record;
   const rows = markRows(board, curve);
@@ -109,16 +117,19 @@ export function MarksTable({ curve, blockNote }: { curve: MarkedCurve; blockNote
           ))}
         </tbody>
       </table>
-      <Button
-        size="small"
-        className="above-8"
-        disabled={
-          rows.some((row) => Math.abs(row.x_mm - hook_mm) < 25) || hook_mm < 25 || hook_mm > board.length_mm - 25
-        }
-        onClick={() => editBoard(record.id, 'new mark', (b) => withNewMark(b, curve, hook_mm, valueAtHook))}
-      >
-        Set a mark at the hook
-      </Button>
+      <div className="row-of-tools">
+        <Button
+          size="small"
+          disabled={
+            rows.some((row) => Math.abs(row.x_mm - hook_mm) < 25) || hook_mm < 25 || hook_mm > board.length_mm - 25
+          }
+          onClick={() => editBoard(record.id, 'new mark', (b) => withNewMark(b, curve, hook_mm, valueAtHook))}
+        >
+          Set a mark at the hook
+        </Button>
+        <TakePart short />
+        {tools}
+      </div>
     </>
   );
 }

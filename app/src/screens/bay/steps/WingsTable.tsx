@@ -1,5 +1,5 @@
 import { Button, InputNumber } from 'antd';
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import { CloseOutlined } from '@ant-design/icons';
 import type { Board, Wing } from '@june-tide/core/document';
 import { MOST_WINGS } from '@june-tide/core/document';
@@ -10,7 +10,7 @@ import { editBoard, type EditResult, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 /** Wings on the rail, from the front: where, how deep, over what length, how far the edge is raised. */
-export function WingsTable({ tools }: { tools?: ReactNode }) {
+export function WingsTable() {
   const { record, moveHook } = useBay();
   const { wings } = record.board.outline;
   const [told, tell] = useState<{ of: Board; to: Board }>();
@@ -27,7 +27,7 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
       nudge ? `field:wing${index}${what}` : undefined,
     );
   return (
-    <div className="above-8">
+    <div>
       {wings.length > 0 && (
         <table className="marks">
           <thead>
@@ -113,7 +113,6 @@ export function WingsTable({ tools }: { tools?: ReactNode }) {
             {wings.length === 0 ? 'Add a wing' : 'Add another wing'}
           </Button>
         )}
-        {tools}
       </div>
       {told?.to === record.board && <Told before={told.of} after={told.to} />}
     </div>
