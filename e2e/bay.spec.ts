@@ -89,7 +89,7 @@ test('rocker is read and typed from mid-length and as it lies on a table', async
   expect(onTable).not.toBe('3 1/2');
   await type(page, 'Tail lift as read', '3 1/2');
   await expect(page.getByLabel('Tail lift as read')).toHaveValue('3 1/2');
-  await expect(page.getByText(/A tape along the bottom reads/)).toContainText("6'8");
+  await expect(page.getByTestId('rail-line-says')).toContainText("6'8");
   await type(page, 'Nose lift as read', "9'0");
   await expect(page.getByRole('alert')).toContainText('No board of these marks');
 });

@@ -24,25 +24,31 @@ export function buttockLineAt(shape: Shape, x_mm: number, y_mm: number): number 
   return stringerLineAt(shape, x_mm) + bottomHeight(section.input.bottom, Math.abs(y_mm) / section.edgeY_mm);
 }
 
-/** So many places across the bottom are looked at for its lowest, and beside the lowest it is sought on. */
+/** So many places across the bottom are looked at for its lowest or highest, and beside that it is sought on. */
 const ACROSS = 64;
 
-/** The lowest of the bottom at x: what a table or a straightedge across the board touches. Error below 1e-4 mm. */
-export function lowestAt(shape: Shape, x_mm: number): number {
+/** The bottom's farthest across the board at x: the lowest (1) or the highest (−1). Error below 1e-4 mm. */
+function farthestAt(shape: Shape, x_mm: number, way: 1 | -1): number {
   const section = sectionAt(shape, x_mm);
   const stringer = stringerLineAt(shape, x_mm);
   if (!section || (section.input.bottom.layers.length === 0 && section.edgeZ_mm === 0)) return stringer;
   const from = section.input.notch_mm / section.edgeY_mm;
-  const height = (share: number) => bottomHeight(section.input.bottom, from + (1 - from) * share);
-  let lowest = Infinity;
+  const height = (share: number) => way * bottomHeight(section.input.bottom, from + (1 - from) * share);
+  let least = Infinity;
   let at = 0;
   for (let k = 0; k <= ACROSS; k++) {
     const here = height(k / ACROSS);
-    if (here < lowest) [lowest, at] = [here, k / ACROSS];
+    if (here < least) [least, at] = [here, k / ACROSS];
   }
-  const low = goldenSection(height, Math.max(0, at - 1 / ACROSS), Math.min(1, at + 1 / ACROSS));
-  return stringer + Math.min(lowest, height(low));
+  const sought = goldenSection(height, Math.max(0, at - 1 / ACROSS), Math.min(1, at + 1 / ACROSS));
+  return stringer + way * Math.min(least, height(sought));
 }
+
+/** The lowest of the bottom at x: what a table or a straightedge across the board touches. Error below 1e-4 mm. */
+export const lowestAt = (shape: Shape, x_mm: number): number => farthestAt(shape, x_mm, 1);
+
+/** The concave line: the highest of the bottom at x, wherever across the board it is. Error below 1e-4 mm. */
+export const hollowLineAt = (shape: Shape, x_mm: number): number => farthestAt(shape, x_mm, -1);
 
 /** Length along the bottom at the stringer, tip to tip, mm: what a tape laid on the curve reads. */
 export function curveLength_mm(shape: Shape): number {

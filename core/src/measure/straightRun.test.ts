@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { modelNamed, models } from '../models/models.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { INCH_mm } from '../units/length.ts';
-import { railLineAt, stringerLineAt } from './bottomLines.ts';
+import { hollowLineAt, lowestAt, railLineAt, stringerLineAt } from './bottomLines.ts';
 import { straightRun } from './straightRun.ts';
 
 /** The same board on another line along the stringer. */
@@ -42,6 +42,24 @@ describe('the straight run of a line along the bottom', () => {
           const x = from_mm + ((to_mm - from_mm) * k) / 40;
           expect(Math.abs(lineAt(shape, x) - a - ((b - a) * k) / 40)).toBeLessThan(INCH_mm / 32 + 0.02);
         }
+      }
+    }
+  });
+});
+
+describe('the concave line', () => {
+  it('is the stringer over a single concave, the middle of a half over a double one, the rail over vee; never under the lowest', () => {
+    const single = shapeOf(modelNamed('Slack Water')!);
+    for (const x of [500, 900, 1300]) {
+      expect(hollowLineAt(single, x)).toBeCloseTo(stringerLineAt(single, x), 6);
+      expect(hollowLineAt(single, x) - lowestAt(single, x)).toBeGreaterThan(2);
+      expect(lowestAt(single, x)).toBeCloseTo(railLineAt(single, x), 6);
+    }
+    for (const board of models()) {
+      const shape = shapeOf(board);
+      for (let x = 100; x < board.length_mm - 100; x += 90) {
+        expect(hollowLineAt(shape, x)).toBeGreaterThanOrEqual(stringerLineAt(shape, x) - 1e-9);
+        expect(hollowLineAt(shape, x)).toBeGreaterThanOrEqual(railLineAt(shape, x) - 1e-9);
       }
     }
   });

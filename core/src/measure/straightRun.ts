@@ -3,7 +3,7 @@ import type { Shape } from '../shape/shape.ts';
 import { railLineAt, stringerLineAt } from './bottomLines.ts';
 
 /** The longest stretch of a line along the bottom that a straightedge lies on. */
-export interface StraightRun {
+interface StraightRun {
   from_mm: number;
   to_mm: number;
 }

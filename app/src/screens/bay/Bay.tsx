@@ -17,8 +17,9 @@ import { stepStations } from './section/stepStations.ts';
 import { closeSession, goToRoom, hold, openSession, showKeys, showStations, useSession } from './session.ts';
 import { Stations } from './Stations.tsx';
 import { StepBench } from './steps/StepBench.tsx';
+import { type MakePart, useMakePart } from './steps/useMakePart.ts';
 import { TailView } from './TailView.tsx';
-import { CopyTicket, Ticket } from './Ticket.tsx';
+import { CopyTicket, Ticket, TicketRest } from './Ticket.tsx';
 import { BayProvider, curveOf, isSectionStep, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
 import { useBayValue } from './useBayValue.ts';
 
@@ -31,9 +32,13 @@ const QuietCopy = memo(CopyTicket);
 const QuietKeys = memo(Keys);
 const QuietStations = memo(Stations);
 const QuietNotes = memo(BayNotes);
+const QuietRest = memo(TicketRest);
 
 /** Steps that are about people and paper. */
 const WIDE_STEPS: ReadonlySet<StepKey> = new Set<StepKey>(['rider', 'check', 'make', 'ride']);
+
+/** Parts of making that are drawn on the plank. */
+const DRAWN_PARTS: ReadonlySet<MakePart> = new Set<MakePart>(['blank', 'bands']);
 
 /** How a step lays out its stand: a line on the plank, the section large, or the bench wide. */
 function compositionOf(step: StepKey): 'line' | 'section' | 'wide' {
@@ -50,6 +55,7 @@ export function Bay() {
   const keys = useSession((session) => session.keys);
   const stations = useSession((session) => session.stations);
   const inRoom = useSession((session) => session.inRoom);
+  const { part } = useMakePart();
   const navigate = useNavigate();
   const board = record?.board;
   useLayoutEffect(() => {
@@ -83,6 +89,7 @@ export function Bay() {
   if (!record) return <NoBoard id={id} />;
   if (!value || !step) return <Navigate to={`/bay/${id}/outline`} replace />;
   const composition = compositionOf(step);
+  const strip = composition === 'wide' && !(step === 'make' && DRAWN_PARTS.has(part));
   return (
     <BayProvider value={rested}>
       <LiveBayProvider value={value}>
@@ -100,8 +107,8 @@ export function Bay() {
           <QuietStations open={stations} onClose={closeStations} />
           <main className="bay">
             <QuietJobCard />
-            <div className={`stand ${composition}-stand`}>
-              <Plank inRoom={inRoom} onRoom={goToRoom} />
+            <div className={`stand ${composition}-stand${strip ? ' strip-stand' : ''}`}>
+              <Plank inRoom={inRoom} onRoom={goToRoom} strip={strip && !inRoom} />
               <div className={`bench ${composition}-bench on-${step}`}>
                 {composition === 'section' && <BoardSection />}
                 <QuietBench />
@@ -109,6 +116,7 @@ export function Bay() {
                 <Ticket copy={<QuietCopy />}>
                   <QuietLayOver />
                   <QuietNotes />
+                  {composition !== 'line' && <QuietRest />}
                 </Ticket>
               </div>
             </div>

@@ -13,11 +13,12 @@ import { BottomStrips } from './BottomStrips.tsx';
 import { DeckOnPlan } from './DeckOnPlan.tsx';
 import { DeckLight } from './DeckLight.tsx';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
+import { LinesOnProfile } from './LinesOnProfile.tsx';
 import { Marks } from './Marks.tsx';
 import { OverOnPlank } from './OverOnPlank.tsx';
 import { planPath } from './planPath.ts';
 import { RailsOnPlan } from './RailsOnPlan.tsx';
-import { type PlankScale, plankScale } from './scale.ts';
+import { type PlankFor, type PlankScale, plankScale } from './scale.ts';
 import { ReliefOnPlan } from './ReliefOnPlan.tsx';
 import { SideLight } from './SideLight.tsx';
 import { Tape } from './Tape.tsx';
@@ -32,12 +33,20 @@ const WRITTEN_ON: ReadonlySet<StepKey> = new Set<StepKey>(['deck', 'bottom', 'fi
 /** On these something else hangs under the tape than the profile. */
 const HANGING: ReadonlySet<StepKey> = new Set<StepKey>(['rails', 'bottom']);
 
+interface PlankProps {
+  inRoom: boolean;
+  onRoom: (inRoom: boolean) => void;
+  /** The bench has the wall: only half the plan and the tape are drawn. */
+  strip: boolean;
+}
+
 /** The board lying lengthwise: plan, tape and profile, with the marks of the step on the line they belong to. */
-export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {
+export function Plank({ inRoom, onRoom, strip }: PlankProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const { record, shape, step, hook_mm, moveHook } = useLiveBay();
-  const scale = useScale(record.board, step, width, height);
+  const scale = useScale(record.board, strip ? 'strip' : step, width, height);
+  const profiled = !strip && !HANGING.has(step);
   const ready = width > 100 && height > 100;
   const path = useMemo(() => (ready ? planPath(shape.outline, scale) : ''), [ready, shape.outline, scale]);
   const swap = <RoomSwap inRoom={inRoom} onRoom={onRoom} />;
@@ -59,7 +68,7 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
         <svg width={width} height={height} role="group" aria-label="The board: plan, tape and profile">
           <Plan scale={scale} path={path} />
           <SideLight scale={scale} />
-          {!HANGING.has(step) && (
+          {profiled && (
             <Profile
               scale={scale}
               rocker={shape.rocker}
@@ -71,12 +80,13 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
               step={step}
             />
           )}
-          <OverOnPlank scale={scale} profiled={!HANGING.has(step)} />
+          {profiled && <LinesOnProfile scale={scale} />}
+          <OverOnPlank scale={scale} profiled={profiled} />
           <Tape scale={scale} length_mm={record.board.length_mm} hook_mm={hook_mm} moveHook={moveHook} />
           <Marks scale={scale} />
           {step === 'outline' && <WingsOnPlan scale={scale} />}
           {step === 'rails' && <RailsOnPlan scale={scale} />}
-          {step === 'make' && <BandsOnPlan scale={scale} />}
+          {step === 'make' && !strip && <BandsOnPlan scale={scale} />}
           {step === 'bottom' && <ReliefOnPlan scale={scale} />}
           {step === 'bottom' && <BottomStrips scale={scale} />}
         </svg>
@@ -86,7 +96,7 @@ export function Plank({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: bo
 }
 
 /** The plank's scale, the same object as long as nothing it depends on changes. */
-function useScale(board: Board, step: StepKey, width: number, height: number): PlankScale {
+function useScale(board: Board, step: PlankFor, width: number, height: number): PlankScale {
   const { length_mm, outline, rocker, foil } = board;
   const tallest_mm = Math.max(
     rocker.noseLift_mm + foil.noseTip_mm,

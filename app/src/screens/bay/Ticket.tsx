@@ -7,12 +7,13 @@ import {
   measureOf,
   curveLength_mm,
   READING_WORDS,
+  type TicketLine,
   ticketLines,
   tipLifts,
 } from '@june-tide/core/measure';
 import type { LitresTarget } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
-import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
+import { BuiltText, Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
 import { useBay, useLiveBay } from './useBay.ts';
 
@@ -100,6 +101,26 @@ export function Ticket({ copy, children }: { copy: ReactNode; children?: ReactNo
       </dl>
       {children}
     </section>
+  );
+}
+
+/** What stands in the ticket's own lines already. */
+const GROUPS_BELOW: ReadonlySet<TicketLine['group']> = new Set<TicketLine['group']>(['rails', 'bottom', 'fins']);
+
+/** The rest of the numbers, where the ticket has the height for them: rails, bottom and fins, in the order of the work. */
+export function TicketRest() {
+  const { shape } = useBay();
+  const style = useLengthStyle();
+  return (
+    <ul className="ticket-rest" aria-label="Rails, bottom and fins">
+      {ticketLines(shape, style)
+        .filter(({ group }) => GROUPS_BELOW.has(group))
+        .map(({ name, value }) => (
+          <li key={name}>
+            <span>{name}</span> <BuiltText text={value} />
+          </li>
+        ))}
+    </ul>
   );
 }
 

@@ -40,8 +40,14 @@ interface Extent {
 const HUNG_HEIGHT = 80;
 const PROFILE_FOOT = 26;
 
+/** How the plank is laid out: for the line or the section a step is about, or as a strip over a bench that has the wall. */
+export type PlankFor = StepKey | 'strip';
+/** Under the tape of a strip. */
+const STRIP_FOOT = 12;
+
 /** How much room there is under the tape. */
-function underTape(board: Extent, step: StepKey, width: number, height: number): number {
+function underTape(board: Extent, step: PlankFor, width: number, height: number): number {
+  if (step === 'strip') return STRIP_FOOT;
   if (curveOf(step) === 'rocker' || curveOf(step) === 'foil') return Math.max(150, height * 0.44);
   if (step === 'deck') {
     // Half the plan and the profile share what there is, at one scale.
@@ -53,12 +59,14 @@ function underTape(board: Extent, step: StepKey, width: number, height: number):
 }
 
 /** Lays out the plank. The plan has the room, but on the steps that are about the profile or about the section. */
-export function plankScale(board: Extent, step: StepKey, width: number, height: number): PlankScale {
-  const onProfile = curveOf(step) === 'rocker' || curveOf(step) === 'foil';
-  const half = onProfile || isSectionStep(step);
+export function plankScale(board: Extent, step: PlankFor, width: number, height: number): PlankScale {
+  const curve = step === 'strip' ? undefined : curveOf(step);
+  const onProfile = curve === 'rocker' || curve === 'foil';
+  const sectioned = step !== 'strip' && isSectionStep(step);
+  const half = onProfile || sectioned || step === 'strip';
   const profileHeight = underTape(board, step, width, height);
   const tapeTop = height - TAPE_HEIGHT - profileHeight;
-  const planHeight = tapeTop - (curveOf(step) || isSectionStep(step) ? STRIP_ROOM : 0);
+  const planHeight = tapeTop - (curve || sectioned ? STRIP_ROOM : 0);
   const breadth = half ? board.width_mm / 2 : board.width_mm;
   const k = Math.max(0.02, Math.min((width - 2 * SIDE) / board.length_mm, (planHeight - PLAN_ROOM) / breadth));
   const left = (width - board.length_mm * k) / 2;

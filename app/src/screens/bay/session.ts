@@ -21,7 +21,12 @@ export interface BaySession {
   stations: boolean;
   /** The board is seen in the round. */
   inRoom: boolean;
+  /** Lines along the bottom that are drawn over the profile. */
+  drawn: Readonly<Record<ProfileLine, boolean>>;
 }
+
+/** Lines that can be drawn over the profile: of the rail, and of the concave where it is highest. */
+export type ProfileLine = 'rail' | 'concave';
 
 const fresh = (id: string, opened: Board | undefined): BaySession => ({
   id,
@@ -32,6 +37,7 @@ const fresh = (id: string, opened: Board | undefined): BaySession => ({
   keys: false,
   stations: false,
   inRoom: false,
+  drawn: { rail: false, concave: false },
 });
 
 export const useSession = create<BaySession>(() => fresh('', undefined));
@@ -57,3 +63,7 @@ export const layOver = (over: OverChoice | undefined): void => useSession.setSta
 export const showKeys = (keys: boolean): void => useSession.setState({ keys });
 export const showStations = (stations: boolean): void => useSession.setState({ stations });
 export const goToRoom = (inRoom: boolean): void => useSession.setState({ inRoom });
+
+/** Draws a line over the profile, or takes it off. */
+export const turnLine = (line: ProfileLine): void =>
+  useSession.setState(({ drawn }) => ({ drawn: { ...drawn, [line]: !drawn[line] } }));

@@ -55,6 +55,8 @@ export function SectionView({ tools }: { tools?: ReactNode }) {
 }
 
 const EDGES = { left: 66, right: 64, top: 6, foot: 44 };
+/** A half wider than this, px, has room for its number beside the tuck's. */
+const LEAST_FOR_HALF = 150;
 
 /** Half the section, stringer at the left, as large as fits; thickness, apex, tuck and the straightedge written on it. */
 function Drawn({ section, width, height }: { section: Section; width: number; height: number }) {
@@ -143,7 +145,14 @@ function Drawn({ section, width, height }: { section: Section; width: number; he
         {notch === 0 && (
           <DrawnMeasure mm={thickness_mm} x={x0 - 20} y={Y(thickness_mm / 2) + 6} size={17} anchor="end" />
         )}
-        <DrawnMeasure mm={section.half_mm} x={(x0 + edge) / 2} y={foot + 24} size={18} anchor="middle" after="half" />
+        <DrawnMeasure
+          mm={section.half_mm}
+          x={x0 + 0.38 * (edge - x0)}
+          y={foot + 24}
+          size={18}
+          anchor="middle"
+          after={rail - x0 > LEAST_FOR_HALF ? 'half' : undefined}
+        />
         <DrawnMeasure
           mm={section.half_mm - section.edgeY_mm}
           x={rail + 4}

@@ -1,5 +1,5 @@
-import { Select } from 'antd';
-import { type ReactNode, useState } from 'react';
+import { Button, Select } from 'antd';
+import { type ReactNode, useMemo, useState } from 'react';
 import { hollowStretches } from '@june-tide/core/curve';
 import { TAIL_WORDS } from '@june-tide/core/document';
 import { withNose, withTail } from '@june-tide/core/edit';
@@ -8,6 +8,7 @@ import {
   foilDifferences,
   railLineAt,
   READING_WORDS,
+  straightRun,
   tipLifts,
   TWELVE_mm,
   withTipLifts,
@@ -16,6 +17,7 @@ import { INCH_mm } from '@june-tide/core/units';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, useShed } from '../../../store/shed.ts';
+import { turnLine, useSession } from '../session.ts';
 import { useBay } from '../useBay.ts';
 import { MarksTable } from './MarksTable.tsx';
 import { NosePicker, TailPicker } from './EndPictures.tsx';
@@ -112,7 +114,7 @@ export function RockerBench() {
           <h2>Rocker</h2>
           <span className="quiet long">lifts from the tangent at the flat point</span>
         </div>
-        <MarksTable curve="rocker" />
+        <MarksTable curve="rocker" tools={<DrawnLines />} />
       </section>
       <More name="The rocker as it is read">
         <Reading />
@@ -120,6 +122,22 @@ export function RockerBench() {
       </More>
     </>
   );
+}
+
+/** The lines of the bottom that can be drawn over the profile. */
+function DrawnLines() {
+  const drawn = useSession((session) => session.drawn);
+  return (['rail', 'concave'] as const).map((line) => (
+    <Button
+      key={line}
+      size="small"
+      aria-pressed={drawn[line]}
+      title={`Draws it over the profile: key ${line === 'rail' ? 'L' : 'C'}`}
+      onClick={() => turnLine(line)}
+    >
+      {line === 'rail' ? 'Rail line' : 'Concave line'}
+    </Button>
+  ));
 }
 
 const OTHER_READINGS = ['middle', 'table'] as const;
@@ -139,13 +157,14 @@ function Reading() {
     return editBoard(record.id, `${what} lift`, () => changed, nudge ? `reading:${what}` : undefined);
   };
   const L = record.board.length_mm;
+  const run = useMemo(() => straightRun(shape, 'rail'), [shape]);
   return (
     <>
       <div className="row-of-tools">
         <Select
           aria-label="Lifts as read"
           size="small"
-          className="fit-176"
+          className="fit-150"
           value={reading}
           options={OTHER_READINGS.map((value) => ({ value, label: READING_WORDS[value] }))}
           onChange={setReading}
@@ -165,10 +184,11 @@ function Reading() {
           onChange={(mm, nudge) => set('tail', mm, nudge)}
         />
       </div>
-      <p className="quiet above-6 below-0">
-        Rail line: <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
-        <Measure mm={railLineAt(shape, L / 2)} signed /> in the middle, <Measure mm={railLineAt(shape, TWELVE_mm)} /> up
-        at tail 12. A tape along the bottom reads <Measure mm={curveLength_mm(shape)} feet />.
+      <p className="quiet above-6 below-0" data-testid="rail-line-says">
+        Rail line <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
+        <Measure mm={railLineAt(shape, TWELVE_mm)} /> at tail 12; straight for <Measure mm={run.to_mm - run.from_mm} />{' '}
+        from <Measure mm={run.from_mm} /> to <Measure mm={run.to_mm} />. Along the bottom{' '}
+        <Measure mm={curveLength_mm(shape)} feet />.
       </p>
     </>
   );
