@@ -143,3 +143,59 @@ test('crown stations are moved along the plank, pulled and typed', async ({ page
   await type(page, 'Place of the crown Tail', '6');
   await expect(page.getByLabel('Place of the crown 6 in from tail')).toHaveValue('6');
 });
+
+test('fins: told to either edge, shifted and spread as a set, toe pulled as a line, a wing takes hold', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await page.getByRole('button', { name: 'Add a wing' }).click();
+  await type(page, 'Wing 1 from tail', '12');
+  await step(page, 'Fins');
+  const front = page.getByLabel('Front pair from tail');
+  await expect(front).toHaveValue('11');
+  await page
+    .getByRole('radiogroup', { name: /^Distances from the tail/ })
+    .getByText('Leading')
+    .click();
+  await expect(front).toHaveValue('15 3/8');
+  await expect(page.locator('.plank')).toContainText('to the leading edge');
+  await page
+    .getByRole('radiogroup', { name: /^Distances from the tail/ })
+    .getByText('Trailing')
+    .click();
+  await page.getByRole('button', { name: 'All fins forward' }).click();
+  await expect(front).toHaveValue('11 1/8');
+  const spread = page.getByLabel('Spread of the fins');
+  await type(page, 'Spread of the fins', '8');
+  await expect(spread).toHaveValue('8');
+  // Pulled near the wing, the trailing edge stands at it.
+  const before = await front.inputValue();
+  expect(before).not.toBe('12');
+  await type(page, 'Front pair from tail', '11 5/8');
+  await drag(page, page.locator('.plank [data-fin="front1"] line').first(), 5, 0);
+  await expect(front).toHaveValue('12');
+  const toe = page.getByLabel('Front pair toe over the base');
+  const said = await toe.inputValue();
+  await drag(page, page.locator('.plank [data-toe="front"] .grab'), 0, 16);
+  await expect(toe).not.toHaveValue(said);
+  await expect(page.getByRole('button', { name: /^Undo: toe of the front fins/ })).toBeVisible();
+});
+
+test('rail line and concave line are drawn over the profile by button and by key, the straight run with them', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Rocker');
+  await expect(page.getByTestId('rail-line-says')).toContainText('straight for');
+  await page.keyboard.press('l');
+  await expect(page.getByTestId('line-rail')).toContainText('rail line under the stringer at the hook');
+  await expect(page.getByTestId('straight-run')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Concave line' }).click();
+  await expect(page.getByTestId('line-concave')).toHaveCount(1);
+  await page.keyboard.press('l');
+  await expect(page.getByTestId('line-rail')).toHaveCount(0);
+  // The light says where and how much, to the ear and where it is pointed at.
+  await page.getByTestId('light-rocker').hover();
+  await expect(page.getByTestId('light-rocker')).toContainText(/fair|proud by|flat by/);
+  await expect(page.getByTestId('light-rocker')).toContainText('from tail');
+});

@@ -1,5 +1,5 @@
 import { withFinBox } from '@june-tide/core/edit';
-import type { FinSpot } from '@june-tide/core/fins';
+import { atWing, type FinSpot } from '@june-tide/core/fins';
 import { editBoard } from '../../store/shed.ts';
 import { Handle } from './Handle.tsx';
 import { useLiveBay } from './useBay.ts';
@@ -43,7 +43,12 @@ export function FinHandle({ spot, x, y, k, width }: FinHandleProps) {
         value_mm: trailingEdge_mm,
         pixels: k,
         low_mm: LEAST_mm,
-        set: (value, key) => set({ trailingEdge_mm: value }, key),
+        // Near a wing it stands at the wing.
+        set: (value, key) =>
+          set(
+            { trailingEdge_mm: key.startsWith('drag') ? atWing(record.board, spot.box, value).trailing_mm : value },
+            key,
+          ),
       }}
       across={
         role === 'centre'

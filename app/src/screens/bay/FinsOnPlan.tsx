@@ -1,20 +1,34 @@
-import { type FinSpot, finSpots } from '@june-tide/core/fins';
+import { finSpots, leadingEdge_mm } from '@june-tide/core/fins';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { FinHandle } from './FinHandle.tsx';
-import { useLiveBay } from './useBay.ts';
 import type { PlankScale } from './scale.ts';
+import { useSession } from './session.ts';
+import { ToeLine } from './ToeLine.tsx';
+import { useLiveBay } from './useBay.ts';
+
+/** The ring that turns a fin stands so far ahead of it, as a share of the length. */
+const RING_AHEAD = 0.3;
 
 /** The boxes on the tail as lines of their bases, their distances written, toe lines drawn forward to where they meet. */
 export function FinsOnPlan({ scale }: { scale: PlankScale }) {
   const { shape } = useLiveBay();
   const spots = finSpots(shape);
+  const finEdge = useSession((session) => session.finEdge);
   const y = (y_mm: number) => scale.centre - y_mm * scale.k;
   return (
     <g>
       {spots
-        .filter((spot) => spot.side !== 0 && spot.box.toe_rad > 0)
+        .filter((spot) => spot.side !== 0)
         .map((spot, i) => (
-          <ToeLine key={i} spot={spot} scale={scale} length_mm={shape.board.length_mm} />
+          <ToeLine
+            key={i}
+            spot={spot}
+            x={scale.x}
+            y={y}
+            k={scale.k}
+            to_mm={shape.board.length_mm}
+            ring_mm={RING_AHEAD * shape.board.length_mm}
+          />
         ))}
       {spots.map((spot, i) => (
         <g key={i} stroke="var(--on-board)">
@@ -37,11 +51,11 @@ export function FinsOnPlan({ scale }: { scale: PlankScale }) {
         .map((spot, i) => (
           <g key={i}>
             <DrawnMeasure
-              mm={spot.box.trailingEdge_mm}
+              mm={finEdge === 'leading' ? leadingEdge_mm(spot.box) : spot.box.trailingEdge_mm}
               x={scale.x(spot.front.x_mm) + 10}
               y={y(spot.middle.y_mm) + (spot.side === 0 ? -6 : 18)}
               size={17}
-              after="from tail"
+              after={finEdge === 'leading' ? 'to the leading edge' : 'from tail'}
             />
             {spot.side === 1 && (
               <DrawnMeasure
@@ -56,22 +70,5 @@ export function FinsOnPlan({ scale }: { scale: PlankScale }) {
           </g>
         ))}
     </g>
-  );
-}
-
-function ToeLine({ spot, scale, length_mm }: { spot: FinSpot; scale: PlankScale; length_mm: number }) {
-  const slope = (spot.front.y_mm - spot.rear.y_mm) / (spot.front.x_mm - spot.rear.x_mm);
-  const meet = spot.rear.x_mm - spot.rear.y_mm / slope;
-  const end = Math.min(meet, length_mm);
-  return (
-    <line
-      x1={scale.x(spot.front.x_mm)}
-      y1={scale.centre - spot.front.y_mm * scale.k}
-      x2={scale.x(end)}
-      y2={scale.centre - (spot.rear.y_mm + slope * (end - spot.rear.x_mm)) * scale.k}
-      stroke="var(--sea)"
-      strokeWidth={1.2}
-      strokeDasharray="8 5"
-    />
   );
 }

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { Segmented } from 'antd';
-import { type FinSpot, finSpots } from '@june-tide/core/fins';
+import { finFaces, type FinSpot, finSpots } from '@june-tide/core/fins';
 import { halfBreadthAt, outlinePoints } from '@june-tide/core/outline';
 import { deckHeightAt, sectionRing, undersideHeightAt } from '@june-tide/core/section';
 import { sectionAt, type Shape } from '@june-tide/core/shape';
@@ -8,6 +8,7 @@ import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { FinHandle } from './FinHandle.tsx';
 import { SectionView } from './section/SectionView.tsx';
+import { ToeLine } from './ToeLine.tsx';
 import { useLiveBay } from './useBay.ts';
 
 const VIEWS = ['tail', 'behind', 'section'] as const;
@@ -80,10 +81,50 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
               after="from tail"
             />
           )}
-          <FinHandle spot={spot} x={x} y={y} k={k} width={10} />
+          <Foil spot={spot} x={x} y={y} />
+          {spot.side === 1 && (
+            <ToeLine
+              spot={spot}
+              x={x}
+              y={y}
+              k={k}
+              to_mm={shown_mm - 6 / k}
+              ring_mm={Math.max(40, Math.min(220, shown_mm - spot.middle.x_mm - 14 / k))}
+            />
+          )}
+          <FinHandle spot={spot} x={x} y={y} k={k} width={3} />
         </g>
       ))}
     </svg>
+  );
+}
+
+const FOIL_PIECES = 24;
+
+/** The foil of a fin at its base, seen from its tip: which face is flat, and how thick it is. */
+function Foil({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y: (mm: number) => number }) {
+  const { front, rear, side, box } = spot;
+  const [dx, dy] = [rear.x_mm - front.x_mm, rear.y_mm - front.y_mm];
+  const outward = side === 0 ? 1 : side;
+  // Across the chord, toward the rail.
+  const across = { x: (-dy / box.template.base_mm) * outward, y: (dx / box.template.base_mm) * outward };
+  const sign = across.y * outward < 0 ? -1 : 1;
+  const at = (share: number, face: 'outer' | 'inner') => {
+    const off = sign * finFaces(box.template.foil, share)[face] * box.template.base_mm;
+    return `${x(front.x_mm + dx * share + across.x * off).toFixed(1)} ${y(front.y_mm + dy * share + across.y * off).toFixed(1)}`;
+  };
+  const shares = Array.from({ length: FOIL_PIECES + 1 }, (_, i) => i / FOIL_PIECES);
+  const outline = [...shares.map((s) => at(s, 'outer')), ...[...shares].reverse().map((s) => at(s, 'inner'))];
+  return (
+    <path
+      d={`M${outline.join('L')}Z`}
+      fill="var(--on-board-quiet)"
+      fillOpacity={0.35}
+      stroke="var(--on-board)"
+      strokeWidth={1}
+      pointerEvents="none"
+      data-foil={box.template.foil}
+    />
   );
 }
 
@@ -115,7 +156,7 @@ function Distances({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y
         />
         <DrawnMeasure
           mm={spot.box.inset_mm}
-          x={middle - 8}
+          x={Math.max(middle - 8, LABEL)}
           y={y(spot.rail_mm) - 12}
           size={16}
           anchor="end"

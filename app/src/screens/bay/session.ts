@@ -23,7 +23,12 @@ export interface BaySession {
   inRoom: boolean;
   /** Lines along the bottom that are drawn over the profile. */
   drawn: Readonly<Record<ProfileLine, boolean>>;
+  /** Which edge of a fin's base its distance from the tail is told to. */
+  finEdge: FinEdge;
 }
+
+/** Shops measure to the one or to the other. */
+export type FinEdge = 'trailing' | 'leading';
 
 /** Lines that can be drawn over the profile: of the rail, and of the concave where it is highest. */
 export type ProfileLine = 'rail' | 'concave';
@@ -38,6 +43,7 @@ const fresh = (id: string, opened: Board | undefined): BaySession => ({
   stations: false,
   inRoom: false,
   drawn: { rail: false, concave: false },
+  finEdge: 'trailing',
 });
 
 export const useSession = create<BaySession>(() => fresh('', undefined));
@@ -67,3 +73,5 @@ export const goToRoom = (inRoom: boolean): void => useSession.setState({ inRoom 
 /** Draws a line over the profile, or takes it off. */
 export const turnLine = (line: ProfileLine): void =>
   useSession.setState(({ drawn }) => ({ drawn: { ...drawn, [line]: !drawn[line] } }));
+
+export const tellFinEdge = (finEdge: FinEdge): void => useSession.setState({ finEdge });

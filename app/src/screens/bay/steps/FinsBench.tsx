@@ -1,22 +1,28 @@
-import { InputNumber, Select } from 'antd';
+import { Button, InputNumber, Segmented, Select } from 'antd';
 import { FIN_SETUPS, type FinBox } from '@june-tide/core/document';
 import { withFinBox } from '@june-tide/core/edit';
 import {
   ALSO_SERVES,
   FIN_TEMPLATES,
+  finSpread_mm,
   type FinTrouble,
   finTroubles,
+  leadingEdge_mm,
   SETUP_WORDS,
   toeLines,
+  trailingFor_mm,
+  withFinsShifted,
+  withFinSpread,
   withSetup,
 } from '@june-tide/core/fins';
 import { Facts } from '@june-tide/core/measure';
 import { formatArea, styleApart } from '@june-tide/core/units';
-import { LengthField } from '../../../parts/LengthField.tsx';
+import { LengthField, nudgeOf } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { FinTemplateEditor } from './FinTemplate.tsx';
 import { TakePart } from './TakePart.tsx';
+import { type FinEdge, tellFinEdge, useSession } from '../session.ts';
 import { useBay } from '../useBay.ts';
 
 const ROLE_WORDS = { centre: 'Centre', front: 'Front pair', rear: 'Rear pair' } as const;
@@ -76,21 +82,87 @@ export function FinsBench() {
         {troubles.map((trouble) => (
           <Trouble key={`${trouble.code}${trouble.box}`} trouble={trouble} role={board.fins.boxes[trouble.box].role} />
         ))}
-        <p className="quiet above-6 below-0">
-          To the trailing edge of the base, along the stringer. All of it {formatArea(facts.finArea_mm2, style, 1)}, its
-          centre <Measure mm={facts.finCentre_mm} /> up and <Measure mm={facts.finCentreDepth_mm} /> down; depth to area{' '}
-          {facts.finSlenderness.toFixed(2)}
-          {facts.finSetRatio > 0 && `, set ratio ${facts.finSetRatio.toFixed(2)}`}.
-          {toe && (
-            <>
-              {' '}
-              Toe lines meet <Measure mm={Math.abs(toe.fromNose_mm)} />{' '}
-              {toe.fromNose_mm > 0 ? 'behind the nose' : 'ahead of the nose'}.
-            </>
+        <FinSet />
+        <dl className="fin-set">
+          <div title="What a ruler laid on the plan shape of every fin would cover">
+            <dt>Area of all</dt>
+            <dd>{formatArea(facts.finArea_mm2, style, 1)}</dd>
+          </div>
+          <div title="Depth over the area’s own side: a slender fin is deep for its area">
+            <dt>Depth to area</dt>
+            <dd>{facts.finSlenderness.toFixed(2)}</dd>
+          </div>
+          {facts.finSetRatio > 0 && (
+            <div title="The rear fin’s area over a front one’s">
+              <dt>Set ratio</dt>
+              <dd>{facts.finSetRatio.toFixed(2)}</dd>
+            </div>
           )}
-        </p>
+          <div title="Where the area’s middle stands, up from the tail">
+            <dt>Centre up</dt>
+            <dd>
+              <Measure mm={facts.finCentre_mm} />
+            </dd>
+          </div>
+          {toe && (
+            <div title="Where the lines of the front fins’ bases meet">
+              <dt>Toe meets</dt>
+              <dd>
+                <Measure mm={Math.abs(toe.fromNose_mm)} /> {toe.fromNose_mm > 0 ? 'behind nose' : 'ahead of nose'}
+              </dd>
+            </div>
+          )}
+        </dl>
       </section>
     </>
+  );
+}
+
+/** The set as one: moved along the board, drawn out or together; and which edge its distances are told to. */
+function FinSet() {
+  const { record } = useBay();
+  const finEdge = useSession((session) => session.finEdge);
+  const spread = finSpread_mm(record.board);
+  const nudge = nudgeOf(useLengthStyle(), { shiftKey: false, altKey: false });
+  const shift = (way: 1 | -1) =>
+    editBoard(record.id, 'fins shifted', (b) => withFinsShifted(b, way * 2 * nudge), 'field:finShift');
+  return (
+    <div className="row-of-tools above-0">
+      <Segmented<FinEdge>
+        aria-label="Distances from the tail are told to the"
+        size="small"
+        value={finEdge}
+        onChange={tellFinEdge}
+        options={[
+          { value: 'trailing', label: 'Trailing' },
+          { value: 'leading', label: 'Leading' },
+        ]}
+      />
+      <Button size="small" aria-label="All fins back" title="All fins back" onClick={() => shift(-1)}>
+        ←
+      </Button>
+      <Button size="small" aria-label="All fins forward" title="All fins forward" onClick={() => shift(1)}>
+        →
+      </Button>
+      {spread !== undefined && (
+        <label className="mini">
+          spread
+          <LengthField
+            small
+            label="Spread of the fins"
+            value_mm={spread}
+            onChange={(spread_mm, nudged) =>
+              editBoard(
+                record.id,
+                'spread of the fins',
+                (b) => withFinSpread(b, spread_mm),
+                nudged ? 'field:finSpread' : undefined,
+              )
+            }
+          />
+        </label>
+      )}
+    </div>
   );
 }
 
@@ -111,6 +183,7 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
   const name = ROLE_WORDS[box.role];
   const low = name.toLowerCase();
   const base = box.template.base_mm;
+  const leading = useSession((session) => session.finEdge) === 'leading';
   const set = (what: string, change: Partial<FinBox>, merge?: string) =>
     editBoard(record.id, `${low} ${what}`, (b) => withFinBox(b, index, change), merge);
   const chosen = Object.entries(FIN_TEMPLATES).find(([, t]) => t.name === box.template.name);
@@ -122,9 +195,13 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
           <LengthField
             small
             label={`${name} from tail`}
-            value_mm={box.trailingEdge_mm}
-            onChange={(trailingEdge_mm, nudge) =>
-              set('from tail', { trailingEdge_mm }, nudge ? `field:fin${index}` : undefined)
+            value_mm={leading ? leadingEdge_mm(box) : box.trailingEdge_mm}
+            onChange={(told_mm, nudge) =>
+              set(
+                'from tail',
+                { trailingEdge_mm: leading ? trailingFor_mm(box, told_mm) : told_mm },
+                nudge ? `field:fin${index}` : undefined,
+              )
             }
           />
         </td>
@@ -176,7 +253,7 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
           <Select
             aria-label={`${name} template`}
             size="small"
-            className="fit-96"
+            className="fit-124"
             value={chosen?.[0] ?? 'own'}
             options={[
               ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),
