@@ -76,7 +76,7 @@ test('fins: template, cant, what the foam says, what else the boxes serve as', a
   await cant.press('Enter');
   await type(page, 'Front pair from rail', '7/8');
   await expect(page.getByRole('status').filter({ hasText: 'breaks into the rail' })).toBeVisible();
-  await expect(page.getByText(/Toe lines meet/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The fins as a set' })).toContainText('Toe meets');
 });
 
 test('rocker is read and typed from mid-length and as it lies on a table', async ({ page }) => {

@@ -199,3 +199,16 @@ test('rail line and concave line are drawn over the profile by button and by key
   await expect(page.getByTestId('light-rocker')).toContainText(/fair|proud by|flat by/);
   await expect(page.getByTestId('light-rocker')).toContainText('from tail');
 });
+
+test('feet, pad, plug, fins, deepest concave and flat point are seen on the plan together', async ({ page }) => {
+  await startBoard(page, 'Slack Water', 'Maren');
+  await page.keyboard.press('f');
+  const drawn = page.getByTestId('feet-on-plan');
+  await expect(drawn).toContainText('between Maren’s feet');
+  await expect(drawn).toContainText('light, deepest here');
+  await expect(drawn).toContainText('from tail, flat point');
+  await step(page, 'Deck');
+  await expect(drawn).toHaveCount(1);
+  await page.getByRole('button', { name: 'Feet and fins' }).click();
+  await expect(drawn).toHaveCount(0);
+});

@@ -1,6 +1,6 @@
 import type { FairCurve } from '../curve/fairCurve.ts';
 import type { Shape } from '../shape/shape.ts';
-import { stringerLineAt } from './bottomLines.ts';
+import { railLineAt, stringerLineAt } from './bottomLines.ts';
 
 /** How a curve bends over one stretch. */
 export interface Bend {
@@ -60,19 +60,28 @@ export function bendsByThird(curve: FairCurve): { tail: Bend; middle: Bend; nose
 /** Light seen under a straightedge that still counts as flat: 1/32 in, what hand work is good to (common practice). */
 const FLAT_GAP_mm = 25.4 / 32;
 
+interface Flattest {
+  gap_mm?: number;
+  from_mm?: number;
+  to_mm?: number;
+  /** Along the stringer, or along the bottom edge of the rail. */
+  of?: 'stringer' | 'rail';
+}
+
 /**
- * The flattest part of the bottom at the stringer: the longest straightedge that leaves no more than 1/32 in of light
- * under it anywhere, and where it lies; between two stations where they are given.
+ * The flattest part of the bottom at the stringer, or of the rail line: the longest straightedge that leaves no more than 1/32 in of
+ * light under it anywhere, and where it lies; between two stations where they are given. Its ends are where the bends begin.
  */
 export function flattestPart(
   shape: Shape,
-  { gap_mm = FLAT_GAP_mm, from_mm = 0, to_mm = Infinity }: { gap_mm?: number; from_mm?: number; to_mm?: number } = {},
+  { gap_mm = FLAT_GAP_mm, from_mm = 0, to_mm = Infinity, of = 'stringer' }: Flattest = {},
 ): { length_mm: number; middle_mm: number } {
+  const lineAt = of === 'rail' ? railLineAt : stringerLineAt;
   const { length_mm } = shape.board;
   const count = 360;
   const h = length_mm / count;
   const [first, last] = [Math.ceil(from_mm / h), Math.min(count, Math.floor(to_mm / h))];
-  const z = Array.from({ length: count + 1 }, (_, k) => stringerLineAt(shape, k * h));
+  const z = Array.from({ length: count + 1 }, (_, k) => lineAt(shape, k * h));
   const gapOver = (a: number, b: number) => {
     let widest = 0;
     for (let k = a + 1; k < b; k++)

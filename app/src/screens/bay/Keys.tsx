@@ -8,6 +8,7 @@ const KEYS: readonly [keys: string[], does: string][] = [
   [['Page Up', 'Page Down'], 'hook to the next station of the step’s work, toward nose or tail'],
   [['1', '...', '0', '-'], 'go to a step of the work, 0 for the tenth, - for the last'],
   [['H'], 'on a mark of your own, or in its number: hard, so that the line goes through it; soft again'],
+  [['F'], 'feet, pad, plug, fins, deepest concave and flat point on the plan'],
   [['L'], 'the rail line over the profile'],
   [['C'], 'the concave line over the profile'],
   [['R'], 'into the room and back'],

@@ -1,4 +1,4 @@
-import { hollowLineAt, railLineAt, straightRun } from '@june-tide/core/measure';
+import { hollowLineAt, railLineAt, flattestPart } from '@june-tide/core/measure';
 import type { Shape } from '@june-tide/core/shape';
 import { useMemo } from 'react';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
@@ -64,7 +64,8 @@ function Line({ line, row, scale }: { line: ProfileLine; row: number; scale: Pla
 /** Where the rail line is straight: a bar on the straightedge, the bends beginning at its ends. */
 function Run({ scale }: { scale: PlankScale }) {
   const { shape } = useLiveBay();
-  const { from_mm, to_mm } = useMemo(() => straightRun(shape, 'rail'), [shape]);
+  const { length_mm, middle_mm } = useMemo(() => flattestPart(shape, { of: 'rail' }), [shape]);
+  const [from_mm, to_mm] = [middle_mm - length_mm / 2, middle_mm + length_mm / 2];
   return (
     <g stroke="var(--coral)" data-testid="straight-run">
       <line x1={scale.x(from_mm)} x2={scale.x(to_mm)} y1={scale.ground + 3} y2={scale.ground + 3} strokeWidth={4} />

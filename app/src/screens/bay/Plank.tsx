@@ -12,6 +12,7 @@ import { BandsOnPlan } from './BandsOnPlan.tsx';
 import { BottomStrips } from './BottomStrips.tsx';
 import { DeckOnPlan } from './DeckOnPlan.tsx';
 import { DeckLight } from './DeckLight.tsx';
+import { FeetOnPlan } from './FeetOnPlan.tsx';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
 import { LinesOnProfile } from './LinesOnProfile.tsx';
 import { Marks } from './Marks.tsx';
@@ -20,6 +21,7 @@ import { planPath } from './planPath.ts';
 import { RailsOnPlan } from './RailsOnPlan.tsx';
 import { type PlankFor, type PlankScale, plankScale } from './scale.ts';
 import { ReliefOnPlan } from './ReliefOnPlan.tsx';
+import { drawTogether, useSession } from './session.ts';
 import { SideLight } from './SideLight.tsx';
 import { Tape } from './Tape.tsx';
 import { WingsOnPlan } from './WingsOnPlan.tsx';
@@ -49,7 +51,12 @@ export function Plank({ inRoom, onRoom, strip }: PlankProps) {
   const profiled = !strip && !HANGING.has(step);
   const ready = width > 100 && height > 100;
   const path = useMemo(() => (ready ? planPath(shape.outline, scale) : ''), [ready, shape.outline, scale]);
-  const swap = <RoomSwap inRoom={inRoom} onRoom={onRoom} />;
+  const swap = (
+    <div className="plank-tools">
+      {!inRoom && !strip && <Together />}
+      <RoomSwap inRoom={inRoom} onRoom={onRoom} />
+    </div>
+  );
   if (inRoom) {
     return (
       <div className="plank" ref={box}>
@@ -111,11 +118,26 @@ function useScale(board: Board, step: PlankFor, width: number, height: number): 
 
 const RoomSwap = memo(function RoomSwap({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {
   return (
-    <Button size="small" className="to-room" aria-pressed={inRoom} onClick={() => onRoom(!inRoom)}>
+    <Button size="small" aria-pressed={inRoom} onClick={() => onRoom(!inRoom)}>
       {inRoom ? 'Back to the drawing' : 'Into the room'}
     </Button>
   );
 });
+
+/** Feet, pad, plug, fins and the bottom's places, drawn together or not. */
+function Together() {
+  const together = useSession((session) => session.together);
+  return (
+    <Button
+      size="small"
+      aria-pressed={together}
+      title="Feet, pad, plug, fins, deepest concave and flat point on the plan: key F"
+      onClick={() => drawTogether(!together)}
+    >
+      Feet and fins
+    </Button>
+  );
+}
 
 function Plan({ scale, path }: { scale: PlankScale; path: string }) {
   const { shape, record, step, hook_mm } = useLiveBay();
@@ -148,6 +170,7 @@ function Plan({ scale, path }: { scale: PlankScale; path: string }) {
         strokeWidth={2}
       />
       {step === 'fins' && <FinsOnPlan scale={scale} />}
+      <FeetOnPlan scale={scale} />
       {step === 'deck' && <DeckOnPlan scale={scale} />}
       {hookHalf > 0 && !nearMark && !scale.half && !WRITTEN_ON.has(step) && (
         <DrawnMeasure

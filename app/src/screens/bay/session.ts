@@ -23,6 +23,8 @@ export interface BaySession {
   inRoom: boolean;
   /** Lines along the bottom that are drawn over the profile. */
   drawn: Readonly<Record<ProfileLine, boolean>>;
+  /** Feet, pad, plug, fins, deepest concave and flat point are drawn on the plan together. */
+  together: boolean;
   /** Which edge of a fin's base its distance from the tail is told to. */
   finEdge: FinEdge;
 }
@@ -43,6 +45,7 @@ const fresh = (id: string, opened: Board | undefined): BaySession => ({
   stations: false,
   inRoom: false,
   drawn: { rail: false, concave: false },
+  together: false,
   finEdge: 'trailing',
 });
 
@@ -75,3 +78,4 @@ export const turnLine = (line: ProfileLine): void =>
   useSession.setState(({ drawn }) => ({ drawn: { ...drawn, [line]: !drawn[line] } }));
 
 export const tellFinEdge = (finEdge: FinEdge): void => useSession.setState({ finEdge });
+export const drawTogether = (together: boolean): void => useSession.setState({ together });

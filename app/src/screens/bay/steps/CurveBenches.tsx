@@ -8,7 +8,7 @@ import {
   foilDifferences,
   railLineAt,
   READING_WORDS,
-  straightRun,
+  flattestPart,
   tipLifts,
   TWELVE_mm,
   withTipLifts,
@@ -157,7 +157,7 @@ function Reading() {
     return editBoard(record.id, `${what} lift`, () => changed, nudge ? `reading:${what}` : undefined);
   };
   const L = record.board.length_mm;
-  const run = useMemo(() => straightRun(shape, 'rail'), [shape]);
+  const run = useMemo(() => flattestPart(shape, { of: 'rail' }), [shape]);
   return (
     <>
       <div className="row-of-tools">
@@ -186,9 +186,9 @@ function Reading() {
       </div>
       <p className="quiet above-6 below-0" data-testid="rail-line-says">
         Rail line <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
-        <Measure mm={railLineAt(shape, TWELVE_mm)} /> at tail 12; straight for <Measure mm={run.to_mm - run.from_mm} />{' '}
-        from <Measure mm={run.from_mm} /> to <Measure mm={run.to_mm} />. Along the bottom{' '}
-        <Measure mm={curveLength_mm(shape)} feet />.
+        <Measure mm={railLineAt(shape, TWELVE_mm)} /> at tail 12; straight for <Measure mm={run.length_mm} /> from{' '}
+        <Measure mm={run.middle_mm - run.length_mm / 2} /> to <Measure mm={run.middle_mm + run.length_mm / 2} />. Along
+        the bottom <Measure mm={curveLength_mm(shape)} feet />.
       </p>
     </>
   );

@@ -3,7 +3,13 @@ import { modelNamed, models } from '../models/models.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { INCH_mm } from '../units/length.ts';
 import { hollowLineAt, lowestAt, railLineAt, stringerLineAt } from './bottomLines.ts';
-import { straightRun } from './straightRun.ts';
+import { flattestPart } from './bend.ts';
+
+/** From where to where it lies. */
+function straightRun(...asked: Parameters<typeof flattestPart>): { from_mm: number; to_mm: number } {
+  const { length_mm, middle_mm } = flattestPart(...asked);
+  return { from_mm: middle_mm - length_mm / 2, to_mm: middle_mm + length_mm / 2 };
+}
 
 /** The same board on another line along the stringer. */
 function onLine(valueAt: (x_mm: number) => number): Shape {
@@ -13,18 +19,18 @@ function onLine(valueAt: (x_mm: number) => number): Shape {
 }
 
 describe('the straight run of a line along the bottom', () => {
-  it('on an arc is the chord whose sagitta is the light: L²/8R, within two of its 241 stations', () => {
+  it('on an arc is the chord whose sagitta is the light: L²/8R, within two of its 361 stations', () => {
     for (const R of [8000, 20_000, 60_000]) {
       const shape = onLine((x) => R - Math.sqrt(R * R - (x - 900) ** 2));
-      const { from_mm, to_mm } = straightRun(shape, 'stringer');
-      const station = shape.board.length_mm / 240;
+      const { from_mm, to_mm } = straightRun(shape);
+      const station = shape.board.length_mm / 360;
       expect(Math.abs(to_mm - from_mm - Math.sqrt((8 * R * INCH_mm) / 32))).toBeLessThan(2 * station);
     }
   });
 
   it('ends where the bends begin, on a line that is flat between two arcs', () => {
     const bend = (x: number) => Math.max(0, 600 - x, x - 1300) ** 2 / 2500;
-    const { from_mm, to_mm } = straightRun(onLine(bend), 'stringer', 0.2);
+    const { from_mm, to_mm } = straightRun(onLine(bend), { gap_mm: 0.2 });
     expect(from_mm).toBeGreaterThan(550);
     expect(from_mm).toBeLessThan(610);
     expect(to_mm).toBeGreaterThan(1290);
@@ -35,7 +41,7 @@ describe('the straight run of a line along the bottom', () => {
     for (const board of models()) {
       const shape = shapeOf(board);
       for (const [of, lineAt] of [['rail', railLineAt] as const, ['stringer', stringerLineAt] as const]) {
-        const { from_mm, to_mm } = straightRun(shape, of);
+        const { from_mm, to_mm } = straightRun(shape, { of });
         expect(to_mm - from_mm).toBeGreaterThan(100);
         const [a, b] = [lineAt(shape, from_mm), lineAt(shape, to_mm)];
         for (let k = 1; k < 40; k++) {
