@@ -212,3 +212,24 @@ test('feet, pad, plug, fins, deepest concave and flat point are seen on the plan
   await page.getByRole('button', { name: 'Feet and fins' }).click();
   await expect(drawn).toHaveCount(0);
 });
+
+test('the palette does everything by typing, and the words of the trade are said where they are pointed at', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Do something, or open a board').fill('rails');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
+  await page.locator('[data-term="tuck"]').hover();
+  await expect(page.getByRole('tooltip')).toContainText('How far the bottom edge sits inside the apex');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Do something, or open a board').fill('gannet');
+  await page.getByRole('option', { name: /Gannet 2/ }).click();
+  await expect(page.getByRole('heading', { name: /Gannet 2/ })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.getByLabel('Look up a word').fill('apex');
+  await expect(page.getByRole('dialog')).toContainText('60/40 has sixty parts');
+  await page.getByLabel('Look up a word').fill('zzz');
+  await expect(page.getByRole('dialog')).toContainText('No word like that');
+});

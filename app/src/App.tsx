@@ -2,6 +2,7 @@ import { Button, ConfigProvider, Result, Spin } from 'antd';
 import { lazy, Suspense, useLayoutEffect } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { Mishap } from './parts/Mishap.tsx';
+import { PaletteKey } from './screens/palette/PaletteKey.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
 import { useShed } from './store/shed.ts';
 import { antdTheme } from './theme/antd.ts';
@@ -51,6 +52,7 @@ export function App() {
       {status === 'ready' && (
         <BrowserRouter>
           <Mishap>
+            <PaletteKey />
             <Suspense fallback={<Opening />}>
               <Routes>
                 <Route path="/" element={<Rack />} />

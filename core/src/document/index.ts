@@ -30,3 +30,4 @@ export {
 } from './schema.ts';
 export { anchorsOf, distanceFrom, stationOfMark } from './station.ts';
 export { DECK_FEATURES, FAMILY_WORDS, LAYER_WORDS, NOSE_WORDS, type NoseKind, NOSES, TAIL_WORDS } from './kinds.ts';
+export { GLOSSARY, glossaryDocument, type GlossaryEntry, type Word } from './glossary.ts';

@@ -6,6 +6,8 @@ import { sectionAt, type Shape } from '../shape/shape.ts';
 /** A line along the board that is looked at under a low light. */
 interface LightLine {
   words: string;
+  /** Whether it is a batten itself, or read through the sections. */
+  from: 'batten' | 'sections';
   /** Signed curvature at x, 1/mm: positive where foam that is proud adds to it. */
   curvature: (shape: Shape, x_mm: number) => number;
 }
@@ -21,6 +23,7 @@ function through(words: string, way: 1 | -1, at: (section: Section, shape: Shape
   };
   return {
     words,
+    from: 'sections',
     curvature: (shape, x_mm) => {
       const [a, b, c] = [-REACH_mm, 0, REACH_mm].map((off) => height(shape, x_mm + off));
       return (way * (a - 2 * b + c)) / REACH_mm ** 2;
@@ -32,9 +35,9 @@ const stringer = (shape: Shape, x_mm: number) => shape.rocker.line.valueAt(x_mm)
 
 /** The lines there is a strip of light for. */
 export const LIGHT_LINES = {
-  outline: { words: 'rail in plan', curvature: (shape, x) => -shape.outline.base.curvatureAt(x) },
-  rocker: { words: 'rocker', curvature: (shape, x) => shape.rocker.line.curvatureAt(x) },
-  foil: { words: 'foil', curvature: (shape, x) => -shape.foil.line.curvatureAt(x) },
+  outline: { words: 'rail in plan', from: 'batten', curvature: (shape, x) => -shape.outline.base.curvatureAt(x) },
+  rocker: { words: 'rocker', from: 'batten', curvature: (shape, x) => shape.rocker.line.curvatureAt(x) },
+  foil: { words: 'foil', from: 'batten', curvature: (shape, x) => -shape.foil.line.curvatureAt(x) },
   deck: through('deck at the stringer', -1, (section, shape, x) => stringer(shape, x) + section.input.thickness_mm),
   deckQuarter: through(
     'deck, half way out',
@@ -64,8 +67,8 @@ export interface LightAlong {
 }
 
 const SAMPLES = 96;
-/** The strip stops so near a tip, as a share of the length. */
-const OFF_TIP = 0.03;
+/** The strip stops so near a tip, as a share of the length; of a line through the sections, which close there, sooner. */
+const OFF_TIP = { batten: 0.03, sections: 0.07 };
 /** It stops sooner where a line turns round a tip: where it bends by more than this many bumps. */
 const ROUND_TIP = 5;
 /** But it always has the middle so far to each end, as a share of the length. */
@@ -80,7 +83,7 @@ export function lightAlong(shape: Shape, key: LightLineKey): LightAlong {
     const here = curvature(shape, x_mm);
     return !Number.isFinite(here) || Math.abs(here) > ROUND_TIP * BUMP_CURVATURE_mm1;
   };
-  let from_mm = OFF_TIP * length_mm;
+  let from_mm = OFF_TIP[LIGHT_LINES[key].from] * length_mm;
   let to_mm = length_mm - from_mm;
   while (from_mm < MIDDLE * length_mm && turns(from_mm)) from_mm += SEEK_mm;
   while (to_mm > (1 - MIDDLE) * length_mm && turns(to_mm)) to_mm -= SEEK_mm;

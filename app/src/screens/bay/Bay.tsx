@@ -14,13 +14,14 @@ import { Plank } from './Plank.tsx';
 import { BoardSection } from './section/BoardSection.tsx';
 import { SectionView } from './section/SectionView.tsx';
 import { stepStations } from './section/stepStations.ts';
-import { closeSession, goToRoom, hold, openSession, showKeys, showStations, useSession } from './session.ts';
+import { closeSession, goToRoom, hold, openSession, showKeys, showStations, showWords, useSession } from './session.ts';
 import { Stations } from './Stations.tsx';
 import { StepBench } from './steps/StepBench.tsx';
 import { type MakePart, useMakePart } from './steps/useMakePart.ts';
 import { TailView } from './TailView.tsx';
 import { CopyTicket, Ticket, TicketRest } from './Ticket.tsx';
 import { BayProvider, curveOf, isSectionStep, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
+import { Words } from './Words.tsx';
 import { useBayValue } from './useBayValue.ts';
 
 /** These draw anew only when what they are given moves on, not with each move of a drag. */
@@ -31,6 +32,7 @@ const QuietLayOver = memo(LayOver);
 const QuietCopy = memo(CopyTicket);
 const QuietKeys = memo(Keys);
 const QuietStations = memo(Stations);
+const QuietWords = memo(Words);
 const QuietNotes = memo(BayNotes);
 const QuietRest = memo(TicketRest);
 
@@ -54,6 +56,7 @@ export function Bay() {
   const history = useShed((shed) => shed.histories[id]);
   const keys = useSession((session) => session.keys);
   const stations = useSession((session) => session.stations);
+  const words = useSession((session) => session.words);
   const inRoom = useSession((session) => session.inRoom);
   const { part } = useMakePart();
   const navigate = useNavigate();
@@ -84,6 +87,8 @@ export function Bay() {
   const openKeys = useCallback(() => showKeys(true), []);
   const closeKeys = useCallback(() => showKeys(false), []);
   const openStations = useCallback(() => showStations(true), []);
+  const openWords = useCallback(() => showWords(true), []);
+  const closeWords = useCallback(() => showWords(false), []);
   const closeStations = useCallback(() => showStations(false), []);
 
   if (!record) return <NoBoard id={id} />;
@@ -102,9 +107,11 @@ export function Bay() {
             nextStep={history?.future[0]?.name}
             onKeys={openKeys}
             onStations={openStations}
+            onWords={openWords}
           />
           <QuietKeys open={keys} onClose={closeKeys} />
           <QuietStations open={stations} onClose={closeStations} />
+          <QuietWords open={words} onClose={closeWords} />
           <main className="bay">
             <QuietJobCard />
             <div className={`stand ${composition}-stand${strip ? ' strip-stand' : ''}`}>

@@ -10,10 +10,11 @@ interface BayBarProps {
   nextStep: string | undefined;
   onKeys: () => void;
   onStations: () => void;
+  onWords: () => void;
 }
 
 /** The bar over the bay: whose board it is, the keys, and the way back and forth. */
-export function BayBar({ id, name, riderName, lastStep, nextStep, onKeys, onStations }: BayBarProps) {
+export function BayBar({ id, name, riderName, lastStep, nextStep, onKeys, onStations, onWords }: BayBarProps) {
   return (
     <TopBar
       title={
@@ -25,6 +26,9 @@ export function BayBar({ id, name, riderName, lastStep, nextStep, onKeys, onStat
     >
       <Button type="text" onClick={onStations} title="S">
         Stations
+      </Button>
+      <Button type="text" onClick={onWords} title="G">
+        Words
       </Button>
       <Button type="text" onClick={onKeys} title="?">
         Keys

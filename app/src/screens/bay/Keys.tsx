@@ -13,9 +13,11 @@ const KEYS: readonly [keys: string[], does: string][] = [
   [['C'], 'the concave line over the profile'],
   [['R'], 'into the room and back'],
   [['S'], 'the station table: every number at any stations'],
+  [['G'], 'the words of the trade'],
   [['Ctrl', 'Z'], 'undo; with Shift redo'],
   [['↑', '↓'], 'in a number or on a mark: 1/16; with Shift 1/4, with Alt 1/32'],
   [['Enter'], 'take the number typed'],
+  [['Ctrl', 'K'], 'everything that can be done, by typing some of it; boards by name'],
   [['?'], 'this list'],
 ];
 

@@ -4,7 +4,16 @@ import { INCH_mm } from '@june-tide/core/units';
 import { redo, undo } from '../../store/shed.ts';
 import { nextStation } from './section/stepStations.ts';
 import { turnHold } from './markHold.ts';
-import { drawTogether, goToRoom, moveHookOn, showKeys, showStations, turnLine, useSession } from './session.ts';
+import {
+  drawTogether,
+  goToRoom,
+  moveHookOn,
+  showKeys,
+  showStations,
+  showWords,
+  turnLine,
+  useSession,
+} from './session.ts';
 import { STEPS } from './useBay.ts';
 
 /** A key for each step, in the order of the work. */
@@ -38,6 +47,7 @@ export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, st
   const digit = event.key.length === 1 ? STEP_KEYS.indexOf(event.key) : -1;
   if (key === '?') showKeys(true);
   else if (key === 's') showStations(true);
+  else if (key === 'g') showWords(true);
   else if (key === 'r') goToRoom(!useSession.getState().inRoom);
   else if (key === 'f') drawTogether(!useSession.getState().together);
   else if (key === 'l') turnLine('rail');

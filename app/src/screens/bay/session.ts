@@ -17,6 +17,8 @@ export interface BaySession {
   opened: Board | undefined;
   /** The list of keys is open. */
   keys: boolean;
+  /** The words of the trade are open. */
+  words: boolean;
   /** The station table is open. */
   stations: boolean;
   /** The board is seen in the round. */
@@ -42,6 +44,7 @@ const fresh = (id: string, opened: Board | undefined): BaySession => ({
   over: undefined,
   opened,
   keys: false,
+  words: false,
   stations: false,
   inRoom: false,
   drawn: { rail: false, concave: false },
@@ -70,6 +73,7 @@ export function moveHookOn(length_mm: number, x_mm: number | ((now_mm: number) =
 export const hold = (held: string | undefined): void => useSession.setState({ held });
 export const layOver = (over: OverChoice | undefined): void => useSession.setState({ over });
 export const showKeys = (keys: boolean): void => useSession.setState({ keys });
+export const showWords = (words: boolean): void => useSession.setState({ words });
 export const showStations = (stations: boolean): void => useSession.setState({ stations });
 export const goToRoom = (inRoom: boolean): void => useSession.setState({ inRoom });
 

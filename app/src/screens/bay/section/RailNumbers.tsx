@@ -1,8 +1,10 @@
 import { InputNumber } from 'antd';
+import type { ReactNode } from 'react';
 import type { RailStation } from '@june-tide/core/document';
 import { placeAt, withRailAt } from '@june-tide/core/edit';
 import type { Section } from '@june-tide/core/section';
 import { formatLength } from '@june-tide/core/units';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -25,7 +27,14 @@ export function RailNumbers({ section }: { section: Section }) {
       (b) => withRailAt(b, hook_mm, next),
       `rail:${what}${Math.round(hook_mm)}`,
     );
-  const percent = (what: string, words: string, value: number, low: number, high: number, key: keyof RailStation) => (
+  const percent = (
+    what: string,
+    words: ReactNode,
+    value: number,
+    low: number,
+    high: number,
+    key: keyof RailStation,
+  ) => (
     <label className="mini">
       {words}
       <InputNumber
@@ -45,11 +54,11 @@ export function RailNumbers({ section }: { section: Section }) {
   );
   return (
     <div className="in-hand" role="group" aria-label={`Rail in hand, ${name}`}>
-      {percent('Apex', 'apex', rail.apex, 10, 75, 'apex')}
-      {percent('Fullness', 'full', rail.fullness, 0, 100, 'fullness')}
-      {percent('Edge', 'hard', rail.edge, 0, 100, 'edge')}
+      {percent('Apex', <Term of="apex">apex</Term>, rail.apex, 10, 75, 'apex')}
+      {percent('Fullness', <Term of="fullness">full</Term>, rail.fullness, 0, 100, 'fullness')}
+      {percent('Edge', <Term of="edge">hard</Term>, rail.edge, 0, 100, 'edge')}
       <label className="mini">
-        radius
+        <Term of="edgeRadius">radius</Term>
         <LengthField
           small
           label={`Edge radius, ${name}`}

@@ -26,6 +26,7 @@ import {
 } from '@june-tide/core/edit';
 import { contoursWithoutRoom } from '@june-tide/core/measure';
 import { writerOf } from '@june-tide/core/judge';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -86,7 +87,9 @@ export function BottomBench() {
         <table className="marks">
           <thead>
             <tr>
-              <th scope="col">Contour</th>
+              <th scope="col">
+                <Term of="contour" />
+              </th>
               <th scope="col" className="num">
                 Deepest
               </th>

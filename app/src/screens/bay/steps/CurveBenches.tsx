@@ -14,6 +14,7 @@ import {
   withTipLifts,
 } from '@june-tide/core/measure';
 import { INCH_mm } from '@june-tide/core/units';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, useShed } from '../../../store/shed.ts';
@@ -185,10 +186,11 @@ function Reading() {
         />
       </div>
       <p className="quiet above-6 below-0" data-testid="rail-line-says">
-        Rail line <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
-        <Measure mm={railLineAt(shape, TWELVE_mm)} /> at tail 12; straight for <Measure mm={run.length_mm} /> from{' '}
-        <Measure mm={run.middle_mm - run.length_mm / 2} /> to <Measure mm={run.middle_mm + run.length_mm / 2} />. Along
-        the bottom <Measure mm={curveLength_mm(shape)} feet />.
+        <Term of="railLine" /> <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
+        <Measure mm={railLineAt(shape, TWELVE_mm)} /> at tail 12; <Term of="straightRun">straight</Term> for{' '}
+        <Measure mm={run.length_mm} /> from <Measure mm={run.middle_mm - run.length_mm / 2} /> to{' '}
+        <Measure mm={run.middle_mm + run.length_mm / 2} />. Along the bottom <Measure mm={curveLength_mm(shape)} feet />
+        .
       </p>
     </>
   );

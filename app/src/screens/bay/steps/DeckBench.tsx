@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { type Board, MOST_STATIONS, stationOfMark } from '@june-tide/core/document';
 import { placeAt, withCrown, withCrownTimes, withNewCrown, withoutCrown } from '@june-tide/core/edit';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -41,9 +42,11 @@ export function DeckBench() {
       <table className="marks">
         <thead>
           <tr>
-            <th scope="col">Station</th>
+            <th scope="col">
+              <Term of="station" />
+            </th>
             <th scope="col" className="num">
-              Crown
+              <Term of="crown" />
             </th>
             <th scope="col">
               <span className="visually-hidden">Take off</span>

@@ -17,6 +17,7 @@ import {
 } from '@june-tide/core/fins';
 import { Facts } from '@june-tide/core/measure';
 import { formatArea, styleApart } from '@june-tide/core/units';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField, nudgeOf } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
@@ -60,16 +61,16 @@ export function FinsBench() {
             <tr>
               <th scope="col">Fin</th>
               <th scope="col" className="num">
-                From tail
+                <Term of="trailingEdge">From tail</Term>
               </th>
               <th scope="col" className="num">
-                From rail
+                <Term of="inset" />
               </th>
               <th scope="col" className="num">
-                Toe
+                <Term of="toe" />
               </th>
               <th scope="col" className="num">
-                Cant
+                <Term of="cant" />
               </th>
             </tr>
           </thead>
@@ -89,12 +90,16 @@ export function FinsBench() {
             <dd>{formatArea(facts.finArea_mm2, style, 1)}</dd>
           </div>
           <div title="Depth over the area’s own side: a slender fin is deep for its area">
-            <dt>Depth to area</dt>
+            <dt>
+              <Term of="depthToArea" />
+            </dt>
             <dd>{facts.finSlenderness.toFixed(2)}</dd>
           </div>
           {facts.finSetRatio > 0 && (
             <div title="The rear fin’s area over a front one’s">
-              <dt>Set ratio</dt>
+              <dt>
+                <Term of="setRatio" />
+              </dt>
               <dd>{facts.finSetRatio.toFixed(2)}</dd>
             </div>
           )}
@@ -146,7 +151,7 @@ function FinSet() {
       </Button>
       {spread !== undefined && (
         <label className="mini">
-          spread
+          <Term of="spread">spread</Term>
           <LengthField
             small
             label="Spread of the fins"

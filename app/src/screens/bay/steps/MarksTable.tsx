@@ -14,6 +14,7 @@ import {
 import { thicknessAt } from '@june-tide/core/foil';
 import { curveGains, type MarkGain } from '@june-tide/core/shape';
 import { battenAlone, halfBreadthAt } from '@june-tide/core/outline';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
@@ -63,14 +64,18 @@ export function MarksTable({ curve, blockNote, tools }: MarksTableProps) {
       <table className={`marks on-${curve}`}>
         <thead>
           <tr>
-            <th scope="col">Mark</th>
-            <th scope="col">Station</th>
+            <th scope="col">
+              <Term of="mark" />
+            </th>
+            <th scope="col">
+              <Term of="station" />
+            </th>
             <th scope="col" className="num">
               {VALUE_WORDS[curve]}
             </th>
             {curve === 'outline' && (
               <th scope="col" className="num batten-alone">
-                Batten alone
+                <Term of="battenAlone" />
               </th>
             )}
             <th scope="col">

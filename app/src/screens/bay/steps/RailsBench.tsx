@@ -5,6 +5,7 @@ import { type Board, MOST_STATIONS, type RailStation, stationOfMark } from '@jun
 import { placeAt, withNewRail, withoutRail, withRail, withRailCopied, withRailEverywhere } from '@june-tide/core/edit';
 import { RAIL_PRESETS, type RailPresetName, railStation } from '@june-tide/core/models';
 import { railRatio } from '@june-tide/core/rails';
+import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
@@ -82,10 +83,14 @@ export function RailsBench() {
             <th scope="col">
               <span className="visually-hidden">Change together</span>
             </th>
-            <th scope="col">Station</th>
-            <th scope="col">Rail</th>
+            <th scope="col">
+              <Term of="station" />
+            </th>
+            <th scope="col">
+              <Term of="rail" />
+            </th>
             <th scope="col" className="num">
-              Tuck
+              <Term of="tuck" />
             </th>
             <th scope="col">
               <span className="visually-hidden">Take off</span>
@@ -136,7 +141,7 @@ export function RailsBench() {
         )}
       </div>
       <div className="row-of-tools">
-        <span>Hard edge</span>
+        <Term of="hardEdge" />
         <LengthField
           small
           label="Hard edge from the tail"
