@@ -17,8 +17,14 @@ interface HandlesProps {
   scale: SectionScale;
 }
 
+interface RailHandlesProps extends HandlesProps {
+  large?: boolean;
+  /** The foam is drawn from here on, px: nothing is pulled left of it. */
+  from?: number;
+}
+
 /** Apex, fullness and tuck of the right rail, pulled where they are. A rail read from the blend becomes a station of its own. */
-export function RailHandles({ section, scale, large = false }: HandlesProps & { large?: boolean }) {
+export function RailHandles({ section, scale, large = false, from = 0 }: RailHandlesProps) {
   const { record, hook_mm } = useLiveBay();
   const { rail } = section.input;
   const square_mm = section.input.thickness_mm - section.crown_mm - section.edgeZ_mm;
@@ -39,18 +45,20 @@ export function RailHandles({ section, scale, large = false }: HandlesProps & { 
     }) satisfies HandleAxis;
   return (
     <g>
-      <Grab
-        name="fullness"
-        label={`Fullness ${where}`}
-        at={[shoulder.y_mm, shoulder.z_mm]}
-        scale={scale}
-        now={percent(rail.fullness)}
-        across={share(rail.fullness, Math.max(0.5, shoulder.rise_mm), 0, 1, (fullness, key) =>
-          pull('fullness', { fullness }, key),
-        )}
-        tabbed={!large}
-        set={set}
-      />
+      {scale.X(shoulder.y_mm) > from && (
+        <Grab
+          name="fullness"
+          label={`Fullness ${where}`}
+          at={[shoulder.y_mm, shoulder.z_mm]}
+          scale={scale}
+          now={percent(rail.fullness)}
+          across={share(rail.fullness, Math.max(0.5, shoulder.rise_mm), 0, 1, (fullness, key) =>
+            pull('fullness', { fullness }, key),
+          )}
+          tabbed={!large}
+          set={set}
+        />
+      )}
       <Grab
         name="tuck"
         label={`Tuck ${where}`}

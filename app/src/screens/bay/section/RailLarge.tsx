@@ -110,7 +110,7 @@ function Drawn({ section, scale, behind, banded, from }: DrawnProps) {
           after="tuck"
         />
       </g>
-      <RailHandles section={section} scale={scale} large />
+      <RailHandles section={section} scale={scale} large from={from} />
     </svg>
   );
 }
