@@ -43,6 +43,8 @@ const common = {
 };
 
 export default {
+  // For what hangs: how long a test takes says nothing of what it tests.
+  testTimeout: 60_000,
   projects: [
     {
       ...common,

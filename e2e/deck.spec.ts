@@ -127,8 +127,11 @@ test('parts are taken from a model and from the shop’s own library, each one s
     .click();
   // 5 7/8 on 6'8 is 5 5/16 on 6'0: the middle keeps its radius for the length.
   await expect(page.getByRole('dialog').getByRole('status')).toContainText('nose');
+  // What would come lies over the board while it is looked at.
+  await expect(page.getByTestId('laid-over').locator('path')).not.toHaveCount(0);
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByLabel('Nose tip lift')).toHaveValue('5 5/16');
+  await expect(page.getByTestId('laid-over')).toHaveCount(0);
   await page.getByRole('button', { name: 'Take the rocker from' }).click();
   await page.getByLabel('Name in the library').fill('Big day');
   await page.getByRole('button', { name: 'Keep this board’s rocker' }).click();

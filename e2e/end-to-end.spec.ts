@@ -280,3 +280,22 @@ test('a new rider is taken in their own words and gets a target', async ({ page 
   await expect(page.getByTestId('target-sentence')).toContainText('60 kg');
   await expect(page.getByTestId('target-sentence')).toContainText('for Wren');
 });
+
+test('what a board can begin as is grouped by what it is for, the rider’s own and the likely ones first', async ({
+  page,
+}) => {
+  await page.goto('/start');
+  const kinds = page.getByRole('radiogroup', { name: 'Models' }).getByRole('heading');
+  await expect(kinds).toHaveText([
+    /^Shortboard quick turns/,
+    /^Fish speed in soft/,
+    /^Twin fast and loose/,
+    /^Mid-length early/,
+    /^Longboard trim/,
+    /^Gun waves well overhead/,
+  ]);
+  await choose(page, 'Rider', 'Maren');
+  await expect(kinds.first()).toHaveText(/^Maren’s boards/);
+  await expect(kinds.last()).toHaveText(/^Gun .*for Maren’s waves not for these: it will not go in these$/);
+  await expect(page.getByRole('radio', { name: /^Slack Water\s*shortboard/ })).toContainText('29.6 L');
+});

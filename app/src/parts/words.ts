@@ -66,3 +66,6 @@ export function wavesWords(waves: Waves): string {
 export function optionsOf<K extends string>(words: Readonly<Record<K, string>>): { value: K; label: string }[] {
   return (Object.keys(words) as K[]).map((value) => ({ value, label: words[value] }));
 }
+
+/** How a kind of board fits a rider's waves. */
+export const FIT_WORDS = { suits: 'suits', can: 'can do', no: 'not for these' } as const;

@@ -1,10 +1,10 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { type Board, FAMILIES, FAMILY_WORDS } from '@june-tide/core/document';
+import { type Board, FAMILIES, type Family, FAMILY_WORDS } from '@june-tide/core/document';
 import { models } from '@june-tide/core/models';
 import type { BoardRecord } from '@june-tide/core/record';
-import { litresFor, type Rider } from '@june-tide/core/rider';
+import { familiesFor, litresFor, type Rider } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure } from '../../parts/Measure.tsx';
@@ -12,7 +12,7 @@ import { RiderForm } from '../../parts/RiderForm.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { measuresFor } from '../../store/derived.ts';
 import { addBoard, entryOf, keepRider, useShed } from '../../store/shed.ts';
-import { ABILITY_WORDS, STANCE_WORDS, WAVE_POWER_WORDS, WAVE_SIZE_WORDS } from '../../parts/words.ts';
+import { ABILITY_WORDS, FIT_WORDS, STANCE_WORDS, WAVE_POWER_WORDS, WAVE_SIZE_WORDS } from '../../parts/words.ts';
 
 /** What a board can begin as: one of our models, or a board the rider has. */
 interface Beginning {
@@ -22,15 +22,52 @@ interface Beginning {
   kind: string;
 }
 
-const MODELS: readonly Beginning[] = [...models()]
-  .sort((a, b) => FAMILIES.indexOf(a.family) - FAMILIES.indexOf(b.family) || a.length_mm - b.length_mm)
-  .map((board) => ({ key: board.name, board, name: board.name, kind: FAMILY_WORDS[board.family] }));
+/** Beginnings of one kind, with what that kind is for. */
+interface Shelf {
+  key: string;
+  title: string;
+  why: string;
+  beginnings: Beginning[];
+}
+
+/** What each kind is made for, in a line. Common practice, no source. */
+const MADE_FOR: Readonly<Record<Family, string>> = {
+  shortboard: 'quick turns in waves with some push',
+  fish: 'speed in soft and small waves',
+  twin: 'fast and loose, across the face',
+  midLength: 'early into the wave, long easy lines',
+  longboard: 'trim, glide and the walk to the nose',
+  gun: 'waves well overhead: paddle, drop and hold',
+};
+
+const MODELS: readonly Board[] = [...models()].sort((a, b) => a.length_mm - b.length_mm);
+
+/** Kinds in the order that suits the rider's waves, the likely ones first, each with why; else the order of the trade. */
+function shelvesFor(rider: Rider | undefined): Shelf[] {
+  const fits = rider ? familiesFor(rider.waves) : undefined;
+  const order = fits ? fits.map(({ family }) => family) : FAMILIES;
+  return order.map((family) => {
+    const fit = fits?.find((entry) => entry.family === family);
+    const known = fit && rider ? `; for ${rider.name}’s waves ${FIT_WORDS[fit.fit]}: ${fit.why}` : '';
+    return {
+      key: family,
+      title: FAMILY_WORDS[family],
+      why: `${MADE_FOR[family]}${known}`,
+      beginnings: MODELS.filter((board) => board.family === family).map((board) => ({
+        key: board.name,
+        board,
+        name: board.name,
+        kind: FAMILY_WORDS[family],
+      })),
+    };
+  });
+}
 
 /** The rider's own boards, the last one first. */
-function boardsOf(records: Readonly<Record<string, BoardRecord>>, riderId: string | undefined): Beginning[] {
-  if (riderId === undefined) return [];
-  return Object.values(records)
-    .filter((record) => record.riderId === riderId)
+function boardsOf(records: Readonly<Record<string, BoardRecord>>, rider: Rider | undefined): Shelf[] {
+  if (!rider) return [];
+  const theirs = Object.values(records)
+    .filter((record) => record.riderId === rider.id)
     .sort((a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt))
     .map(({ id, board, number }, i) => ({
       key: id,
@@ -38,10 +75,15 @@ function boardsOf(records: Readonly<Record<string, BoardRecord>>, riderId: strin
       name: `${board.name} ${number}`,
       kind: i === 0 ? 'their last board' : 'their board',
     }));
+  if (theirs.length === 0) return [];
+  return [
+    { key: 'theirs', title: `${rider.name}’s boards`, why: 'one changed a little is the surest', beginnings: theirs },
+  ];
 }
 
-/** Pixels a mm: the longest board fits its card. */
-const SCALE = 176 / 2900;
+/** Pixels a mm: the longest of our boards fits its card. */
+const SCALE = 0.0745;
+const CARD = { wide: 58, tall: 240 };
 
 /** The brief in its shortest form: who it is for, and which of our models it begins as. */
 export function Start() {
@@ -54,8 +96,8 @@ export function Start() {
   const records = useShed((shed) => shed.records);
   const navigate = useNavigate();
   const rider = entryOf(riders, riderId);
-  const beginnings = [...boardsOf(records, riderId), ...MODELS];
-  const model = beginnings.find((beginning) => beginning.key === chosen);
+  const shelves = [...boardsOf(records, rider), ...shelvesFor(rider)];
+  const model = shelves.flatMap(({ beginnings }) => beginnings).find((beginning) => beginning.key === chosen);
   const target = rider && model && litresFor(rider, model.board.family);
 
   return (
@@ -98,14 +140,23 @@ export function Start() {
         </section>
         <section aria-label="Model">
           <h1>2. What does it begin as?</h1>
-          <div className="model-row" role="radiogroup" aria-label="Models">
-            {beginnings.map((beginning) => (
-              <ModelCard
-                key={beginning.key}
-                beginning={beginning}
-                chosen={chosen === beginning.key}
-                onChoose={() => setChosen(beginning.key)}
-              />
+          <div role="radiogroup" aria-label="Models" className="model-shelves">
+            {shelves.map(({ key, title, why, beginnings }) => (
+              <div key={key} className="model-shelf">
+                <h2>
+                  {title.replace(/^./, (c) => c.toUpperCase())} <small className="quiet">{why}</small>
+                </h2>
+                <div className="model-row">
+                  {beginnings.map((beginning) => (
+                    <ModelCard
+                      key={beginning.key}
+                      beginning={beginning}
+                      chosen={chosen === beginning.key}
+                      onChoose={() => setChosen(beginning.key)}
+                    />
+                  ))}
+                </div>
+              </div>
             ))}
           </div>
           <div className="start-foot">
@@ -170,17 +221,28 @@ interface ModelCardProps {
 }
 
 function ModelCard({ beginning: { board, name, kind }, chosen, onChoose }: ModelCardProps) {
+  // A model's kind is the heading over it.
+  const own = kind !== FAMILY_WORDS[board.family];
+  const height = Math.min(CARD.tall, board.length_mm * SCALE + 8);
   return (
-    <button type="button" role="radio" aria-checked={chosen} className="model" title={board.notes} onClick={onChoose}>
-      <svg width={60} height={186} viewBox="-30 -182 60 186" aria-hidden="true">
+    <button type="button" role="radio" aria-checked={chosen} className="model" onClick={onChoose}>
+      <svg
+        width={CARD.wide}
+        height={height}
+        viewBox={`${-CARD.wide / 2} ${4 - height} ${CARD.wide} ${height}`}
+        aria-hidden="true"
+      >
         <FoamGradient />
         <BoardPlan board={board} scale={SCALE} />
       </svg>
-      <b>{name}</b>
-      <span className="quiet">{kind}</span>
-      <span className="size">
-        <Measure mm={board.length_mm} feet />
-        <span>{formatLitres(measuresFor(board).volume_L)}</span>
+      <span className="said">
+        <b>{name}</b>
+        <span className={own ? 'quiet' : 'visually-hidden'}>{kind}</span>
+        <span className="size">
+          <Measure mm={board.length_mm} feet /> × <Measure mm={board.outline.width_mm} />
+          <span>{formatLitres(measuresFor(board).volume_L)}</span>
+        </span>
+        {board.notes && <span className="why">{board.notes}</span>}
       </span>
     </button>
   );

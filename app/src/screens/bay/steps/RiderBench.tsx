@@ -4,14 +4,12 @@ import { FAMILY_WORDS } from '@june-tide/core/document';
 import { familiesFor, gentleQuestions } from '@june-tide/core/rider';
 import { formatMass } from '@june-tide/core/units';
 import { RiderForm } from '../../../parts/RiderForm.tsx';
-import { STANCE_WORDS, ABILITY_WORDS } from '../../../parts/words.ts';
+import { ABILITY_WORDS, FIT_WORDS, STANCE_WORDS } from '../../../parts/words.ts';
 import { lastBoardOf, wavesOf } from '../../../store/derived.ts';
 import { edit, keepRider, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { BriefForm } from './BriefForm.tsx';
 import { SizeTable } from './SizeTable.tsx';
-
-const FIT_WORDS = { suits: 'suits', can: 'can do', no: 'not for these' } as const;
 
 /** Whom the board is for, what this order asks for, and what size follows. */
 export function RiderBench() {

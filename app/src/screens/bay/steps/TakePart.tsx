@@ -1,6 +1,6 @@
-import { Button, Input, Modal, Segmented, Select } from 'antd';
+import { Button, Drawer, Input, Segmented, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Board } from '@june-tide/core/document';
 import { type Part, PART_FACTS, withPart } from '@june-tide/core/edit';
 import { changeWords } from '@june-tide/core/measure';
@@ -9,6 +9,7 @@ import { MOST_KEPT } from '@june-tide/core/record';
 import { formatLength } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { changeSettings, editBoard, useShed } from '../../../store/shed.ts';
+import { layOver, useSession } from '../session.ts';
 import { type StepKey, useBay } from '../useBay.ts';
 
 /** The parts each step can take from another board. */
@@ -33,15 +34,16 @@ export function TakePart({ short = false }: { short?: boolean }) {
       <Button size="small" aria-label={`Take the ${PART_FACTS[parts[0]].words} from`} onClick={() => setOpen(true)}>
         {short ? 'Take from' : `Take the ${PART_FACTS[parts[0]].words} from`}
       </Button>
-      <Modal
+      <Drawer
         title={`Take the ${PART_FACTS[parts[0]].words} from`}
         open={open}
-        onCancel={() => setOpen(false)}
-        footer={null}
+        onClose={() => setOpen(false)}
+        mask={false}
+        size={400}
         destroyOnHidden
       >
         <Taking parts={parts} done={() => setOpen(false)} />
-      </Modal>
+      </Drawer>
     </div>
   );
 }
@@ -86,6 +88,20 @@ function useSources(part: Part): { title: string; label: string; options: Source
   }, [library, part, record.id, records, style]);
 }
 
+/** Not the address of any board: what would come is laid over under it. */
+const TO_COME = 'to-come';
+
+/** Lays the board with the part over this one while it is looked at; what was laid over before lies there again after. */
+function useLaidOver(earlier: { board: Board; name: string } | undefined): void {
+  const [board, name] = [earlier?.board, earlier?.name];
+  useEffect(() => {
+    if (!board || name === undefined) return;
+    const before = useSession.getState().over;
+    layOver({ id: TO_COME, align: 'tail', push: 1, earlier: { board, name } });
+    return () => layOver(before);
+  }, [board, name]);
+}
+
 function Taking({ parts, done }: { parts: readonly [Part, ...Part[]]; done: () => void }) {
   const { record } = useBay();
   const style = useLengthStyle();
@@ -95,6 +111,7 @@ function Taking({ parts, done }: { parts: readonly [Part, ...Part[]]; done: () =
   const source = sources.flatMap(({ options }) => options).find(({ value }) => value === chosen);
   const taken = useMemo(() => source && withPart(record.board, part, source.board), [part, record.board, source]);
   const { words, rule } = PART_FACTS[part];
+  useLaidOver(taken?.ok && source ? { board: taken.board, name: `the ${words} of ${source.label}` } : undefined);
   return (
     <>
       {parts.length > 1 && (
