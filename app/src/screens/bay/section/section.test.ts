@@ -63,5 +63,6 @@ describe('the stations of a step', () => {
     expect(nextStation([100, 500, 900], 500, 1)).toBe(900);
     expect(nextStation([100, 500, 900], 499.5, -1)).toBe(100);
     expect(nextStation([100, 500, 900], 900, 1)).toBe(900);
+    expect(nextStation([100, 500, 900], 900, -1)).toBe(500);
   });
 });
