@@ -14,10 +14,7 @@ import {
   turnLine,
   useSession,
 } from './session.ts';
-import { STEPS } from './useBay.ts';
-
-/** A key for each step, in the order of the work. */
-const STEP_KEYS = '1234567890-';
+import { STEP_KEYS, STEPS } from './useBay.ts';
 
 interface OnStand {
   id: string;

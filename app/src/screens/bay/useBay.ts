@@ -44,6 +44,8 @@ export const STEPS = [
   'ride',
 ] as const;
 export type StepKey = (typeof STEPS)[number];
+/** A key for each step. */
+export const STEP_KEYS = '1234567890-';
 
 export const STEP_WORDS: Readonly<Record<StepKey, string>> = {
   rider: 'Rider',

@@ -11,7 +11,7 @@ import {
   turnLine,
   useSession,
 } from '../bay/session.ts';
-import { STEP_WORDS, STEPS } from '../bay/useBay.ts';
+import { STEP_KEYS, STEP_WORDS, STEPS } from '../bay/useBay.ts';
 
 /** Something that can be done from the palette. */
 export interface Action {
@@ -24,8 +24,6 @@ export interface Action {
   run: () => void;
 }
 
-/** Keys of the steps, in the order of the work. */
-const STEP_KEYS = '1234567890-';
 /** So many boards are listed at once. */
 const MOST_BOARDS = 12;
 
