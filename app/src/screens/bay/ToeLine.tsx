@@ -16,7 +16,7 @@ interface ToeLineProps {
   ring_mm: number;
 }
 
-/** Toe is pulled in steps of half a millimetre over the base at the ring. */
+/** A pull turns a fin in by no more than this, and out by half of it. */
 const MOST_TOE_rad = 0.2;
 
 /** The line of a base carried forward to the stringer, with a ring on it that is pulled across to turn the fin. */

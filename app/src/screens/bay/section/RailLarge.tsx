@@ -81,7 +81,7 @@ function Drawn({ section, scale, behind, banded, from }: DrawnProps) {
             />
           ))}
         <path d={sectionPath(section, scale)} className="section-foam" />
-        {banded && <Bands section={section} scale={scale} />}
+        {banded && <Bands scale={scale} />}
       </g>
       <g stroke="var(--ink)" strokeWidth={1}>
         <line x1={side} x2={side} y1={deck} y2={low} />
@@ -116,14 +116,12 @@ function Drawn({ section, scale, behind, banded, from }: DrawnProps) {
 }
 
 /** The rail as the flat cuts leave it, before it is sanded round. */
-function Bands({ section, scale: { X, Y } }: { section: Section; scale: SectionScale }) {
+function Bands({ scale: { X, Y } }: { scale: SectionScale }) {
   const { record, shape, hook_mm } = useBay();
   const { bands } = useBands(record.board, record.bands);
   if (!bands) return null;
   const points = bandedSection(shape, bands, hook_mm);
   if (points.length === 0) return null;
   const path = points.map((p) => `${X(p.y_mm).toFixed(1)} ${Y(p.z_mm).toFixed(1)}`).join('L');
-  return (
-    <path d={`M${path}`} className="band-line" data-testid="bands-on-rail" aria-label={`Bands at ${section.half_mm}`} />
-  );
+  return <path d={`M${path}`} className="band-line" data-testid="bands-on-rail" />;
 }
