@@ -7,7 +7,10 @@ for (const light of ['day', 'night'] as const) {
   test(`no serious fault of access on any screen by ${light}`, async ({ page }) => {
     test.setTimeout(400_000);
     const look = async (where: string) => {
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const { violations } = await new AxeBuilder({ page })
+        .setLegacyMode()
+        .options({ resultTypes: ['violations'] })
+        .analyze();
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
       expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
         [],

@@ -20,7 +20,7 @@ const WORK: { readonly [K in WorkKind]: (of: Work[K]['of']) => Doing<Work[K]['an
     return { answer: { columns, rows, rgba }, transfer: [rgba.buffer] };
   },
   lit: ({ board }) => {
-    const answer = litMesh(meshOf(shapeOf(board), { stations: 180, ring: 96 }));
+    const answer = litMesh(meshOf(shapeOf(board), { stations: 140, ring: 72 }));
     return { answer, transfer: [answer.positions.buffer, answer.normals.buffer, answer.triangles.buffer] };
   },
   blanks: ({ board, shelf, allowance }) => ({

@@ -35,6 +35,8 @@ const boxOf = ({ text, x_mm, y_mm, size_mm, anchor, strong }: PageText) => {
 
 /** Whether a step between two points enters a box, by sampling it finely. */
 function enters(box: ReturnType<typeof boxOf>, a: { x_mm: number; y_mm: number }, b: { x_mm: number; y_mm: number }) {
+  if (Math.max(a.x_mm, b.x_mm) <= box.left || Math.min(a.x_mm, b.x_mm) >= box.right) return false;
+  if (Math.max(a.y_mm, b.y_mm) <= box.foot || Math.min(a.y_mm, b.y_mm) >= box.top) return false;
   const steps = Math.ceil(Math.hypot(b.x_mm - a.x_mm, b.y_mm - a.y_mm) / 0.3);
   for (let k = 0; k <= steps; k++) {
     const [x, y] = [a.x_mm + ((b.x_mm - a.x_mm) * k) / steps, a.y_mm + ((b.y_mm - a.y_mm) * k) / steps];

@@ -1,5 +1,5 @@
 import { Button, Result } from 'antd';
-import { memo, useCallback, useEffect, useLayoutEffect } from 'react';
+import { lazy, memo, Suspense, useCallback, useEffect, useLayoutEffect } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { entryOf, putBack, useShed } from '../../store/shed.ts';
@@ -23,6 +23,9 @@ import { CopyTicket, Ticket, TicketRest } from './Ticket.tsx';
 import { BayProvider, curveOf, isSectionStep, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
 import { Words } from './Words.tsx';
 import { useBayValue } from './useBayValue.ts';
+
+/** three.js comes only when it is asked for. */
+const SmallRoom = lazy(() => import('./room/SmallRoom.tsx'));
 
 /** These draw anew only when what they are given moves on, not with each move of a drag. */
 const QuietBar = memo(BayBar);
@@ -58,6 +61,7 @@ export function Bay() {
   const stations = useSession((session) => session.stations);
   const words = useSession((session) => session.words);
   const inRoom = useSession((session) => session.inRoom);
+  const pinned = useSession((session) => session.pinned);
   const { part } = useMakePart();
   const navigate = useNavigate();
   const board = record?.board;
@@ -115,7 +119,14 @@ export function Bay() {
           <main className="bay">
             <QuietJobCard />
             <div className={`stand ${composition}-stand${strip ? ' strip-stand' : ''}`}>
-              <Plank inRoom={inRoom} onRoom={goToRoom} strip={strip && !inRoom} />
+              <div className={pinned && !inRoom ? 'wall with-room' : 'wall'}>
+                <Plank inRoom={inRoom} onRoom={goToRoom} strip={strip && !inRoom} />
+                {pinned && !inRoom && (
+                  <Suspense fallback={<p className="quiet room-wait">Opening the room.</p>}>
+                    <SmallRoom />
+                  </Suspense>
+                )}
+              </div>
               <div className={`bench ${composition}-bench on-${step}`}>
                 {composition === 'section' && <BoardSection />}
                 <QuietBench />

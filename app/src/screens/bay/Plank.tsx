@@ -21,7 +21,7 @@ import { planPath } from './planPath.ts';
 import { RailsOnPlan } from './RailsOnPlan.tsx';
 import { type PlankFor, type PlankScale, plankScale } from './scale.ts';
 import { ReliefOnPlan } from './ReliefOnPlan.tsx';
-import { drawTogether, useSession } from './session.ts';
+import { drawTogether, pinRoom, useSession } from './session.ts';
 import { SideLight } from './SideLight.tsx';
 import { Tape } from './Tape.tsx';
 import { WingsOnPlan } from './WingsOnPlan.tsx';
@@ -46,6 +46,7 @@ interface PlankProps {
 export function Plank({ inRoom, onRoom, strip }: PlankProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
+  const pinned = useSession((session) => session.pinned);
   const { record, shape, step, hook_mm, moveHook } = useLiveBay();
   const scale = useScale(record.board, strip ? 'strip' : step, width, height);
   const profiled = !strip && !HANGING.has(step);
@@ -54,6 +55,7 @@ export function Plank({ inRoom, onRoom, strip }: PlankProps) {
   const swap = (
     <div className="plank-tools">
       {!inRoom && !strip && <Together />}
+      {!inRoom && !strip && !pinned && <SmallRoomSwap />}
       <RoomSwap inRoom={inRoom} onRoom={onRoom} />
     </div>
   );
@@ -123,6 +125,15 @@ const RoomSwap = memo(function RoomSwap({ inRoom, onRoom }: { inRoom: boolean; o
     </Button>
   );
 });
+
+/** The board in the round beside its drawing. */
+function SmallRoomSwap() {
+  return (
+    <Button size="small" title="The board in the round beside the drawing: key P" onClick={() => pinRoom(true)}>
+      Small room
+    </Button>
+  );
+}
 
 /** Feet, pad, plug, fins and the bottom's places, drawn together or not. */
 function Together() {

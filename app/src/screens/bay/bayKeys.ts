@@ -8,6 +8,7 @@ import {
   drawTogether,
   goToRoom,
   moveHookOn,
+  pinRoom,
   showKeys,
   showStations,
   showWords,
@@ -46,6 +47,7 @@ export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, st
   else if (key === 's') showStations(true);
   else if (key === 'g') showWords(true);
   else if (key === 'r') goToRoom(!useSession.getState().inRoom);
+  else if (key === 'p') pinRoom(!useSession.getState().pinned);
   else if (key === 'f') drawTogether(!useSession.getState().together);
   else if (key === 'l') turnLine('rail');
   else if (key === 'c') turnLine('concave');

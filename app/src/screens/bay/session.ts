@@ -23,6 +23,8 @@ export interface BaySession {
   stations: boolean;
   /** The board is seen in the round. */
   inRoom: boolean;
+  /** It is seen in the round beside the drawing too. */
+  pinned: boolean;
   /** Lines along the bottom that are drawn over the profile. */
   drawn: Readonly<Record<ProfileLine, boolean>>;
   /** Feet, pad, plug, fins, deepest concave and flat point are drawn on the plan together. */
@@ -47,6 +49,7 @@ const fresh = (id: string, opened: Board | undefined): BaySession => ({
   words: false,
   stations: false,
   inRoom: false,
+  pinned: false,
   drawn: { rail: false, concave: false },
   together: false,
   finEdge: 'trailing',
@@ -75,6 +78,7 @@ export const layOver = (over: OverChoice | undefined): void => useSession.setSta
 export const showKeys = (keys: boolean): void => useSession.setState({ keys });
 export const showWords = (words: boolean): void => useSession.setState({ words });
 export const showStations = (stations: boolean): void => useSession.setState({ stations });
+export const pinRoom = (pinned: boolean): void => useSession.setState({ pinned });
 export const goToRoom = (inRoom: boolean): void => useSession.setState({ inRoom });
 
 /** Draws a line over the profile, or takes it off. */

@@ -5,6 +5,7 @@ import {
   drawTogether,
   goToRoom,
   moveHookOn,
+  pinRoom,
   showKeys,
   showStations,
   showWords,
@@ -38,7 +39,7 @@ export function actionsAt(path: string, go: (address: string) => void): Action[]
 function onBoard(record: BoardRecord, go: (address: string) => void): Action[] {
   const { id, board } = record;
   const { length_mm } = board;
-  const { inRoom } = useSession.getState();
+  const { inRoom, pinned } = useSession.getState();
   const history = useShed.getState().histories[id];
   const [last, next] = [history?.past.at(-1)?.name, history?.future[0]?.name];
   const here = (name: string, key: string | undefined, run: () => void, also?: string): Action => ({
@@ -52,6 +53,12 @@ function onBoard(record: BoardRecord, go: (address: string) => void): Action[] {
     ...(last ? [here(`Undo: ${last}`, 'Ctrl Z', () => undo(id))] : []),
     ...(next ? [here(`Redo: ${next}`, 'Ctrl Shift Z', () => redo(id))] : []),
     here(inRoom ? 'Back to the drawing' : 'Into the room', 'R', () => goToRoom(!inRoom), '3D solid turn'),
+    here(
+      pinned ? 'Take the small room off' : 'A small room beside the drawing',
+      'P',
+      () => pinRoom(!pinned),
+      '3D solid pin',
+    ),
     here('Station table', 'S', () => showStations(true), 'widths thickness numbers'),
     here('Words of the trade', 'G', () => showWords(true), 'glossary meaning'),
     here('Keys', '?', () => showKeys(true), 'shortcuts help'),

@@ -10,6 +10,7 @@ const FROM = {
   over: [0, -0.2, 1],
   tail: [-1, 0, 0.06],
   nose: [1, 0, 0.08],
+  beach: [-0.35, -0.93, 0.3],
 } as const;
 export type Eye = keyof typeof FROM;
 export const EYES: Readonly<Record<Eye, string>> = {
@@ -21,6 +22,7 @@ export const EYES: Readonly<Record<Eye, string>> = {
   over: 'Over the deck',
   tail: 'Behind the tail',
   nose: 'In front of the nose',
+  beach: 'From the beach',
 };
 
 /** The eye is so many board lengths away: nearer, the end of the board that is nearer looks as wide as it is long. */
@@ -30,27 +32,24 @@ const ROOM = 1.16;
 /** The tools lie over the top of it: the board is seen so much lower, as a share of half the window. */
 const LOWER = 0.08;
 
-/** The corners of the box a board lies in. */
-function cornersOf({
-  length_mm,
-  width_mm,
-  top_mm,
-}: {
+/** What the eye is to take in: a board, and what lies to its left beside it. */
+export interface Seen {
   length_mm: number;
   width_mm: number;
   top_mm: number;
-}): Vector3[] {
+  /** So much farther to the left reaches what lies beside it. */
+  beside_mm?: number;
+}
+
+/** The corners of the box a board lies in. */
+function cornersOf({ length_mm, width_mm, top_mm, beside_mm = 0 }: Seen): Vector3[] {
   return [0, length_mm].flatMap((x) =>
-    [-width_mm / 2, width_mm / 2].flatMap((y) => [-5, top_mm].map((z) => new Vector3(x, y, z))),
+    [-width_mm / 2, width_mm / 2 + beside_mm].flatMap((y) => [-5, top_mm].map((z) => new Vector3(x, y, z))),
   );
 }
 
 /** Where the eye stands, where it looks, and how much it takes in up and down, so that the whole board fills the window. */
-export function placeOf(
-  eye: Eye,
-  board: { length_mm: number; width_mm: number; top_mm: number },
-  aspect: number,
-): { from: Vector3; at: Vector3; fov_rad: number } {
+export function placeOf(eye: Eye, board: Seen, aspect: number): { from: Vector3; at: Vector3; fov_rad: number } {
   const at = new Vector3(board.length_mm / 2, 0, board.top_mm / 2);
   const back = new Vector3(...FROM[eye]).normalize();
   const right = new Vector3(0, 0, 1).cross(back).normalize();

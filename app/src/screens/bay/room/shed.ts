@@ -18,10 +18,12 @@ interface Hour {
   key: number;
   rakes: readonly [right: number, left: number];
   shadow: number;
+  /** How far the picture is opened. */
+  exposure: number;
 }
 const HOURS: Readonly<Record<'day' | 'night', Hour>> = {
-  day: { wall: 0xb3aa96, sky: 0.62, key: 1.7, rakes: [2.3, 0.75], shadow: 0.36 },
-  night: { wall: 0x0d2a2d, sky: 0.3, key: 0.35, rakes: [1.9, 0.8], shadow: 0.55 },
+  day: { wall: 0xb3aa96, sky: 0.62, key: 1.7, rakes: [2.3, 0.75], shadow: 0.36, exposure: 1.25 },
+  night: { wall: 0x0d2a2d, sky: 0.3, key: 0.35, rakes: [1.9, 0.8], shadow: 0.55, exposure: 1 },
 };
 
 /** The stand is so high. */
@@ -62,19 +64,22 @@ export class Shed {
     );
   }
 
-  /** The hour's lights, and the stand under a board of this size whose bottom is so high at the blocks. */
+  /**
+   * The hour's lights, and the stand under a board of this size whose bottom is so high at the blocks.
+   * @returns how far the picture is opened at that hour.
+   */
   set(
     night: boolean,
-    board: { length_mm: number; width_mm: number },
+    board: { length_mm: number; width_mm: number; beside_mm: number },
     heights: readonly [tail: number, nose: number],
-  ): void {
+  ): number {
     const hour = HOURS[night ? 'night' : 'day'];
     this.scene.background = new Color(hour.wall);
     this.stand.visible = true;
     this.sky.intensity = hour.sky;
     this.key.intensity = hour.key;
     this.floor.material.opacity = hour.shadow;
-    const { length_mm: L, width_mm: W } = board;
+    const { length_mm: L, width_mm: W, beside_mm } = board;
     const middle = [L / 2, 0, 0] as const;
     this.key.position.set(L * 0.2, -L * 0.75, L * 0.75);
     this.key.target.position.set(...middle);
@@ -95,9 +100,10 @@ export class Shed {
     this.floor.position.set(L / 2, 0, foot);
     this.blocks.forEach((block, i) => {
       const high = heights[i] - foot;
-      block.scale.set(70, W * 0.62, high);
-      block.position.set(L * (i === 0 ? 0.24 : 0.72), 0, foot + high / 2);
+      block.scale.set(70, W * 0.62 + beside_mm, high);
+      block.position.set(L * (i === 0 ? 0.24 : 0.72), beside_mm / 2, foot + high / 2);
     });
+    return hour.exposure;
   }
 
   /**
