@@ -1,5 +1,6 @@
-// Nothing is cut off, and no bench of a drawing step scrolls, for seven unlike boards of the demo rack.
-import { expect, step, test } from './shed.ts';
+// Nothing is cut off, and no bench of a drawing step scrolls, for seven unlike boards of the demo rack; and a telephone has all to read.
+import type { Page } from '@playwright/test';
+import { expect, makePart, step, test } from './shed.ts';
 
 const BOARDS = ['slack-118', 'ledge-4', 'stairs-3', 'lamp-5', 'quay-9', 'gannet-2', 'penny-2'];
 const STEPS = ['Outline', 'Rocker', 'Foil', 'Deck', 'Rails', 'Bottom', 'Fins'];
@@ -53,3 +54,96 @@ for (const size of SIZES) {
     }
   });
 }
+
+/** Steps about people and paper, whose benches may go on below: nothing else of them is cut off or written over. */
+const WIDE_STEPS = ['Rider', 'Check', 'Make', 'Ride'];
+const MAKE_PARTS = ['Blank', 'Rail bands', 'Glass and weight', 'Cost', 'Order', 'Shaped board'];
+const whole = (page: Page, where: string) =>
+  expect
+    .poll(
+      async () =>
+        (await page.evaluate(faults)).filter(
+          (fault) => !/(bench|section|Make|Rider|Check|Ride).* too tall$/.test(fault),
+        ),
+      {
+        message: where,
+        timeout: 6000,
+      },
+    )
+    .toEqual([]);
+
+for (const light of ['day', 'night'] as const) {
+  test(`steps of people and paper, and what opens over the bay, are whole by ${light}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    if (light === 'night') {
+      await page.goto('/settings');
+      await page.getByText('Night', { exact: true }).click();
+    }
+    for (const size of SIZES) {
+      await page.setViewportSize(size);
+      for (const board of ['slack-118', 'quay-9']) {
+        await page.goto(`/bay/skarn-${board}/outline`);
+        for (const name of WIDE_STEPS) {
+          await step(page, name);
+          await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
+          await whole(page, `${board}, ${name}`);
+        }
+        await step(page, 'Make');
+        for (const part of MAKE_PARTS) {
+          await makePart(page, part);
+          await whole(page, `${board}, ${part}`);
+        }
+        await step(page, 'Outline');
+        await page.keyboard.press('p');
+        await whole(page, `${board}, small room`);
+        await page.keyboard.press('p');
+        for (const [key, title] of [
+          ['s', 'Stations'],
+          ['g', 'Words of the trade'],
+          ['?', 'Keys at the stand'],
+        ]) {
+          await page.keyboard.press(key);
+          const dialog = page.getByRole('dialog').filter({ hasText: title });
+          await expect(dialog).toBeVisible();
+          await expect
+            .poll(() => dialog.evaluate((box) => box.getBoundingClientRect().right - window.innerWidth))
+            .toBeLessThanOrEqual(0);
+          await page.keyboard.press('Escape');
+          await expect(dialog).toBeHidden();
+        }
+      }
+    }
+  });
+}
+
+test('on a telephone the rack, riders, the line, the ticket and the cut numbers are there to read', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const fits = async (where: string) => {
+    const wide = await page.evaluate(() =>
+      [...document.querySelectorAll('.bar, .bar *, main, .ticket, .job, .rack-foot *, .rider-card, .headline')]
+        .filter((box) => box.getBoundingClientRect().width > 0)
+        .filter((box) => !box.closest('.bar nav, .ant-select, .ant-segmented'))
+        .filter((box) => box.getBoundingClientRect().right > window.innerWidth + 1)
+        .map((box) => `${box.tagName} ${box.getAttribute('class')}`),
+    );
+    expect(wide, where).toEqual([]);
+  };
+  await page.goto('/');
+  await expect(page.getByText('boards at one true scale')).toBeVisible();
+  await fits('rack');
+  await page.goto('/riders/maren');
+  await expect(page.getByRole('heading', { name: 'Maren' })).toBeInViewport();
+  await fits('riders');
+  await page.goto('/line');
+  await expect(page.getByTestId('line-said')).toContainText('on the line');
+  await fits('line');
+  await page.goto('/bay/skarn-slack-118/make?part=blank');
+  await expect(page.getByTestId('headline')).toBeInViewport();
+  await expect(page.getByTestId('litres')).toContainText('31.5 L');
+  await fits('the bay');
+  const cut = page.getByRole('table', { name: 'Planing plan' });
+  await cut.scrollIntoViewIfNeeded({ timeout: 15_000 });
+  await expect(cut.getByRole('row').last()).toContainText('1 5/8');
+});

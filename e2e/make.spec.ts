@@ -15,7 +15,15 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
     .first()
     .click();
   await expect(bench.getByRole('button', { name: /^Take .*, PU$/ }).first()).toHaveAttribute('aria-pressed', 'true');
-  await expect(bench.getByRole('img', { name: /from the side with the board in it/ })).toBeVisible();
+  // Drawn round the board on the plank, from above and from the side, no part of it outside the wall.
+  const drawn = page.getByRole('img', { name: /round the board, from above and from the side/ });
+  await expect(drawn.locator('path')).toHaveCount(2);
+  const wall = (await page.getByRole('group', { name: /plan, tape and profile/ }).boundingBox())!;
+  const box = (await drawn.boundingBox())!;
+  expect(box.x).toBeGreaterThanOrEqual(wall.x);
+  expect(box.y).toBeGreaterThanOrEqual(wall.y);
+  expect(box.x + box.width).toBeLessThanOrEqual(wall.x + wall.width);
+  expect(box.y + box.height).toBeLessThanOrEqual(wall.y + wall.height);
   const last = bench.getByRole('table', { name: 'Planing plan' }).getByRole('row').last();
   // The last pass leaves the design: 1 5/8 at tail 12 and 1 9/16 at nose 12, as the model has them.
   await expect(last).toContainText('deck');
@@ -39,6 +47,7 @@ test('boards are laid in a block of EPS, and its templates are cut as the pictur
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
   await makePart(page, 'Blank');
+  await page.getByText('A block of EPS', { exact: true }).click();
   const block = page.getByRole('group', { name: 'Block of EPS' });
   const picture = block.getByRole('img', { name: /^Block of EPS from the side: / });
   await expect(picture).toHaveAccessibleName(

@@ -51,6 +51,13 @@ function compositionOf(step: StepKey): 'line' | 'section' | 'wide' {
   return isSectionStep(step) ? 'section' : 'line';
 }
 
+/** How the stand is laid out: the plank a strip over a bench that has the wall, or large where making is drawn on it. */
+function standClass(composition: string, strip: boolean, drawn: boolean): string {
+  return ['stand', `${composition}-stand`, ...(strip ? ['strip-stand'] : []), ...(drawn ? ['drawn-stand'] : [])].join(
+    ' ',
+  );
+}
+
 /** One board on the stand. */
 export function Bay() {
   const { id = '', step: named } = useParams();
@@ -118,7 +125,7 @@ export function Bay() {
           <QuietWords open={words} onClose={closeWords} />
           <main className="bay">
             <QuietJobCard />
-            <div className={`stand ${composition}-stand${strip ? ' strip-stand' : ''}`}>
+            <div className={standClass(composition, strip, step === 'make' && !strip)}>
               <div className={pinned && !inRoom ? 'wall with-room' : 'wall'}>
                 <Plank inRoom={inRoom} onRoom={goToRoom} strip={strip && !inRoom} />
                 {pinned && !inRoom && (

@@ -9,6 +9,7 @@ import { INCH_mm } from '@june-tide/core/units';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { BandsOnPlan } from './BandsOnPlan.tsx';
+import { BlankOnPlank, useRoomForBlank } from './BlankOnPlank.tsx';
 import { BottomStrips } from './BottomStrips.tsx';
 import { DeckOnPlan } from './DeckOnPlan.tsx';
 import { DeckLight } from './DeckLight.tsx';
@@ -96,6 +97,7 @@ export function Plank({ inRoom, onRoom, strip }: PlankProps) {
           {step === 'outline' && <WingsOnPlan scale={scale} />}
           {step === 'rails' && <RailsOnPlan scale={scale} />}
           {step === 'make' && !strip && <BandsOnPlan scale={scale} />}
+          {step === 'make' && !strip && <BlankOnPlank scale={scale} />}
           {step === 'bottom' && <ReliefOnPlan scale={scale} />}
           {step === 'bottom' && <BottomStrips scale={scale} />}
         </svg>
@@ -106,6 +108,7 @@ export function Plank({ inRoom, onRoom, strip }: PlankProps) {
 
 /** The plank's scale, the same object as long as nothing it depends on changes. */
 function useScale(board: Board, step: PlankFor, width: number, height: number): PlankScale {
+  const around = useRoomForBlank();
   const { length_mm, outline, rocker, foil } = board;
   const tallest_mm = Math.max(
     rocker.noseLift_mm + foil.noseTip_mm,
@@ -113,8 +116,8 @@ function useScale(board: Board, step: PlankFor, width: number, height: number): 
     foil.thickness_mm,
   );
   return useMemo(
-    () => plankScale({ length_mm, width_mm: outline.width_mm, tallest_mm }, step, width, height),
-    [length_mm, outline.width_mm, tallest_mm, step, width, height],
+    () => plankScale({ length_mm, width_mm: outline.width_mm, tallest_mm }, step, width, height, around),
+    [length_mm, outline.width_mm, tallest_mm, step, width, height, around],
   );
 }
 

@@ -53,4 +53,20 @@ describe('the plank', () => {
     expect(stretch).toBeGreaterThan(1);
     expect(2 * stretch).toBe(Math.round(2 * stretch));
   });
+
+  it('leaves room for what is drawn round a board: past its ends, beside it and under its straightedge', () => {
+    const extent = { length_mm: 1880, width_mm: 495, tallest_mm: 145 };
+    const around = { ends_mm: 120, width_mm: 572, tallest_mm: 225, under_mm: 25 };
+    for (const [width, height] of SIZES) {
+      const scale = plankScale(extent, 'make', width, height, around);
+      const beside = (around.width_mm / 2) * scale.k;
+      expect(scale.x(-around.ends_mm)).toBeGreaterThanOrEqual(0);
+      expect(scale.x(extent.length_mm + around.ends_mm)).toBeLessThanOrEqual(width);
+      expect(scale.centre - beside).toBeGreaterThanOrEqual(0);
+      expect(scale.centre + beside).toBeLessThanOrEqual(scale.tapeTop);
+      expect(scale.ground - around.tallest_mm * scale.k).toBeGreaterThanOrEqual(scale.tapeTop + 30);
+      expect(scale.ground + around.under_mm * scale.k).toBeLessThanOrEqual(height);
+      expect(scale.half).toBe(false);
+    }
+  });
 });

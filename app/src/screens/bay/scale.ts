@@ -36,6 +36,16 @@ interface Extent {
   tallest_mm: number;
 }
 
+/** What is drawn round a board, and takes room beyond it. */
+export interface Around {
+  /** Past either end. */
+  ends_mm: number;
+  width_mm: number;
+  tallest_mm: number;
+  /** Under the straightedge the board lies on. */
+  under_mm: number;
+}
+
 /** Under the tape on the steps that hang something there: room for it on a low plank, and for the straightedge's foot. */
 const HUNG_HEIGHT = 80;
 const PROFILE_FOOT = 26;
@@ -58,8 +68,33 @@ function underTape(board: Extent, step: PlankFor, width: number, height: number)
   return isSectionStep(step) ? HUNG_HEIGHT : Math.max(84, Math.min(118, height * 0.24));
 }
 
+/** Lays out the plank where something is drawn round the board: plan and profile share what room there is, at one scale. */
+function scaleAround(board: Extent, around: Around, width: number, height: number): PlankScale {
+  const { ends_mm, width_mm, tallest_mm, under_mm } = around;
+  const [breadth, length] = [Math.max(width_mm, board.width_mm), board.length_mm + 2 * ends_mm];
+  const tall_mm = Math.max(tallest_mm, board.tallest_mm) + under_mm;
+  const room = height - TAPE_HEIGHT - 2 * PLAN_ROOM;
+  const k = Math.max(0.02, Math.min((width - 2 * SIDE) / length, room / (breadth + tall_mm)));
+  const tapeTop = height - TAPE_HEIGHT - PLAN_ROOM - tall_mm * k;
+  const left = (width - board.length_mm * k) / 2;
+  return {
+    width,
+    height,
+    k,
+    x: (station_mm) => left + station_mm * k,
+    station: (x) => (x - left) / k,
+    half: false,
+    planTop: 0,
+    centre: tapeTop / 2,
+    tapeTop,
+    ground: height - PLAN_ROOM / 2 - under_mm * k,
+    stretch: 1,
+  };
+}
+
 /** Lays out the plank. The plan has the room, but on the steps that are about the profile or about the section. */
-export function plankScale(board: Extent, step: PlankFor, width: number, height: number): PlankScale {
+export function plankScale(board: Extent, step: PlankFor, width: number, height: number, around?: Around): PlankScale {
+  if (around) return scaleAround(board, around, width, height);
   const curve = step === 'strip' ? undefined : curveOf(step);
   const onProfile = curve === 'rocker' || curve === 'foil';
   const sectioned = step !== 'strip' && isSectionStep(step);

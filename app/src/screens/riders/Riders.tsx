@@ -1,6 +1,7 @@
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
+import type { BoardRecord } from '@june-tide/core/record';
 import { formatMass } from '@june-tide/core/units';
 import { RiderForm } from '../../parts/RiderForm.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
@@ -22,12 +23,13 @@ export function Riders() {
   const shown = Object.values(riders)
     .filter(({ name }) => name.toLowerCase().includes(words))
     .sort((a, b) => a.name.localeCompare(b.name));
-  const rider = entryOf(riders, id);
+  // Nobody picked: whose board was worked on last, else the first there is.
+  const rider = entryOf(riders, id ?? lastWorkedFor(Object.values(records), riders) ?? shown[0]?.id ?? '');
   const boards = (riderId: string) => Object.values(records).filter((record) => record.riderId === riderId).length;
   return (
     <div className="page">
       <TopBar />
-      <main className="riders">
+      <main className={id === undefined ? 'riders' : 'riders picked'}>
         {holder}
         <section aria-label="Riders" className="riders-list">
           <h1>Riders</h1>
@@ -46,7 +48,12 @@ export function Riders() {
           </div>
           <nav aria-label="All riders">
             {shown.map((entry) => (
-              <NavLink key={entry.id} to={`/riders/${entry.id}`} onClick={() => setForm(undefined)}>
+              <NavLink
+                key={entry.id}
+                to={`/riders/${entry.id}`}
+                className={({ isActive }) => (isActive || entry.id === rider?.id ? 'active' : '')}
+                onClick={() => setForm(undefined)}
+              >
                 <b>{entry.name}</b>
                 <span className="quiet">
                   {formatMass(entry.mass_kg, massUnit)}, {boards(entry.id)}{' '}
@@ -65,7 +72,7 @@ export function Riders() {
         <section aria-label="Rider’s card" className="rider-card">
           {form === 'new' || (form === 'change' && rider) ? (
             <RiderForm
-              key={form === 'new' ? 'new' : id}
+              key={form === 'new' ? 'new' : rider?.id}
               {...(form === 'change' && rider ? { rider } : {})}
               onKeep={(kept) => {
                 const result = keepRider(kept);
@@ -90,7 +97,7 @@ export function Riders() {
           ) : (
             <p className="quiet above-60">
               {id === undefined
-                ? 'Pick a rider to see their boards, what changed from one to the next and how it went.'
+                ? 'A rider’s card keeps their boards, what changed from one to the next and how it went. Begin with a new rider.'
                 : 'This rider has no card here.'}
             </p>
           )}
@@ -98,4 +105,14 @@ export function Riders() {
       </main>
     </div>
   );
+}
+
+/** The rider whose board was worked on last. */
+function lastWorkedFor(records: readonly BoardRecord[], riders: Readonly<Record<string, unknown>>): string | undefined {
+  let last: BoardRecord | undefined;
+  for (const record of records) {
+    if (record.riderId === null || !Object.hasOwn(riders, record.riderId)) continue;
+    if (!last || record.updatedAt > last.updatedAt) last = record;
+  }
+  return last?.riderId ?? undefined;
 }

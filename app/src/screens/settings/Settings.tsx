@@ -1,16 +1,37 @@
 import { Radio, Segmented } from 'antd';
+import { useState } from 'react';
 import { READING_WORDS, ROCKER_READINGS } from '@june-tide/core/measure';
 import { type SchoolQuestion, SCHOOLS } from '@june-tide/core/rider';
 import { ShopChoices } from '../../parts/ShopChoices.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { changeSettings, useShed } from '../../store/shed.ts';
+import { boardsChanged } from './effect.ts';
+import { Sample } from './Sample.tsx';
 
 const QUESTIONS = Object.keys(SCHOOLS) as SchoolQuestion[];
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
+/** So many of them are named. */
+const MOST_NAMED = 4;
+
+function effectWords(names: readonly string[], read: number): string {
+  if (read === 0) return 'No board stands on the rack yet: it shows with the first.';
+  const among = read === 1 ? 'the board' : `the last ${read} boards`;
+  if (names.length === 0) return `Nothing else is said of ${among}.`;
+  const more = names.length - MOST_NAMED;
+  const list = names.slice(0, MOST_NAMED).join(', ') + (more > 0 ? ` and ${more} more` : '');
+  return `Of ${among}, something else is said of ${list}.`;
+}
+
 /** The shop's own ways: units, how length and rocker are said, and which side it takes where shapers disagree. */
 export function Settings() {
   const settings = useShed((shed) => shed.settings);
+  const [effect, setEffect] = useState<{ question: SchoolQuestion; words: string }>();
+  const take = (question: SchoolQuestion, answer: string) => {
+    const { names, read } = boardsChanged(useShed.getState(), question, answer);
+    changeSettings({ schools: { ...settings.schools, [question]: answer } });
+    setEffect({ question, words: effectWords(names, read) });
+  };
   return (
     <div className="page">
       <TopBar />
@@ -42,6 +63,7 @@ export function Settings() {
               className="stack-4"
             />
           </div>
+          <Sample />
           <p className="quiet">
             They change what is written, never the board. Riders and boards stay in this browser and in the files you
             save from it.
@@ -59,12 +81,15 @@ export function Settings() {
                 <Radio.Group
                   aria-label={SCHOOLS[question].question}
                   value={settings.schools[question]}
-                  onChange={(event) =>
-                    changeSettings({ schools: { ...settings.schools, [question]: String(event.target.value) } })
-                  }
+                  onChange={(event) => take(question, String(event.target.value))}
                   options={Object.entries(SCHOOLS[question].answers).map(([value, label]) => ({ value, label }))}
                 />
                 <p className="quiet">{SCHOOLS[question].why}</p>
+                {effect?.question === question && (
+                  <p role="status" className="effect">
+                    {effect.words}
+                  </p>
+                )}
               </fieldset>
             ))}
           </div>

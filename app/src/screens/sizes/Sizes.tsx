@@ -136,6 +136,17 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
   return (
     <div className="scrolls">
       {holder}
+      <label className="row-of-tools no-print above-0">
+        Riders who
+        <Select<Ability>
+          aria-label="Riders who"
+          className="fit-230"
+          size="small"
+          value={ability}
+          options={optionsOf(ABILITY_WORDS).filter(({ value }) => ABILITIES.includes(value))}
+          onChange={setAbility}
+        />
+      </label>
       <table className="marks" aria-label="Size chart">
         <thead>
           <tr>
@@ -147,15 +158,10 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
             ))}
             <th scope="col" className="num">
               <span className="print-only">Riders, {ABILITY_WORDS[ability].toLowerCase()}</span>
-              <span className="no-print">Riders: </span>
-              <Select<Ability>
-                aria-label="Riders who"
-                className="no-print fit-230"
-                size="small"
-                value={ability}
-                options={optionsOf(ABILITY_WORDS).filter(({ value }) => ABILITIES.includes(value))}
-                onChange={setAbility}
-              />
+              <span className="no-print">Riders</span>
+            </th>
+            <th scope="col" className="also">
+              What else changes
             </th>
             <th scope="col" className="no-print">
               <span className="visually-hidden">Take it</span>
@@ -167,7 +173,6 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
             <tr key={length_mm} className={own ? 'held' : ''}>
               <th scope="row">
                 <Measure mm={length_mm} feet />
-                {made.ok && !own && <Changed from={record.board} to={made.board} />}
               </th>
               {made.ok ? (
                 <Numbers board={made.board} ability={ability} massUnit={massUnit} />
@@ -176,6 +181,7 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
                   No board: {made.issues[0]?.words}.
                 </td>
               )}
+              <td className="also">{made.ok && !own && <Changed from={record.board} to={made.board} />}</td>
               <td className="no-print">
                 {made.ok && !own && (
                   <Button size="small" onClick={() => take(made.board)}>

@@ -1,5 +1,5 @@
-import { Button, Spin } from 'antd';
-import { useEffect, useState } from 'react';
+import { Button, Segmented, Spin } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import {
   type Allowance,
@@ -14,125 +14,131 @@ import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { ShelfFiles } from '../../../parts/ShelfFiles.tsx';
 import { takenFor } from '../../../store/derived.ts';
 import { changeWorkshop, edit, useShed } from '../../../store/shed.ts';
-import { solidClient } from '../../../workers/workClient.ts';
 import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { BlockOfEps } from './BlockOfEps.tsx';
 import { ChosenBlank } from './ChosenBlank.tsx';
+import { useBlanks } from './useBlanks.ts';
 
 const SHOWN = 8;
 
-/** Which blanks of the shelf hold the board, the least foam to take off first; the chosen one with its margins and passes. */
+type From = 'shelf' | 'block';
+
+/** What the board is cut from: a blank of the shelf, or a block of EPS with others. */
 export function BlankBench() {
   const { record } = useBay();
-  const shelf = useShed((shed) => shed.shelf);
-  const style = useLengthStyle();
-  const [ranked, setRanked] = useState<RankedBlank[]>();
-  const [failed, setFailed] = useState(false);
-  const { board } = record;
-  const { allowance } = useShed((shed) => shed.settings.workshop);
-  const records = useShed((shed) => shed.records);
-  const taken = (blankId: string) => takenFor(blankId, records, record.id);
-
-  useEffect(() => {
-    let dropped = false;
-    setFailed(false);
-    solidClient
-      .ask('blanks', { board, shelf, allowance })
-      .then((answer) => {
-        if (!dropped) setRanked(answer);
-      })
-      .catch(() => {
-        if (!dropped) setFailed(true);
-      });
-    return () => {
-      dropped = true;
-    };
-  }, [board, shelf, allowance]);
-
-  const fitting = ranked?.filter(({ fit }) => fit.fits).length ?? 0;
+  const [from, setFrom] = useState<From>('shelf');
+  const { ranked, failed } = useBlanks(record.board);
   const chosen = ranked?.find(({ blank }) => blank.id === record.blankId);
   return (
     <div className="blank-bench" role="group" aria-label="Blank">
+      <Segmented<From>
+        aria-label="Cut from"
+        size="small"
+        value={from}
+        options={[
+          { value: 'shelf', label: 'A blank of the shelf' },
+          { value: 'block', label: 'A block of EPS' },
+        ]}
+        onChange={setFrom}
+      />
       <Wanted />
-      {failed && (
-        <p role="alert" className="trouble">
-          The blanks could not be worked out. The board is safe; change anything to try again.
-        </p>
+      {from === 'block' ? (
+        <BlockOfEps />
+      ) : (
+        <div className="blank-columns">
+          <div>
+            <Ranked ranked={ranked} failed={failed} />
+            <div className="row-of-tools">
+              <ShelfFiles />
+              <Link to="/shelf">The shelf</Link>
+            </div>
+          </div>
+          <div>{chosen && <ChosenBlank ranked={chosen} />}</div>
+        </div>
       )}
-      {!ranked && !failed && (
-        <p className="quiet" role="status">
-          <Spin size="small" /> Laying the board in {shelf.length} blanks.
-        </p>
-      )}
-      {ranked && (
-        <>
-          <p className="quiet above-0 below-4" data-testid="blanks-fit">
-            {fitting === 0 ? 'None' : fitting} of {ranked.length} blanks hold it, the least foam to take off first.
-          </p>
-          <table className="marks">
-            <thead>
-              <tr>
-                <th scope="col">Blank</th>
-                <th scope="col">Foam</th>
-                <th scope="col" className="num">
-                  In stock
-                </th>
-                <th scope="col" className="num">
-                  Mean cut
-                </th>
-                <th scope="col">
-                  <span className="visually-hidden">Choose</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {ranked.slice(0, SHOWN).map(({ blank, fit }) => (
-                <tr key={blank.id} className={blank.id === record.blankId ? 'held' : ''}>
-                  <th scope="row">{blank.name}</th>
-                  <td>{FOAM_WORDS[blank.foam]}</td>
-                  <td className="num">
-                    {blank.stock}
-                    {taken(blank.id) > 0 && <span className="quiet">, {taken(blank.id)} taken</span>}
-                  </td>
-                  <td className="num">
-                    {fit.fits ? (
-                      <Measure mm={fit.meanCut_mm} />
-                    ) : (
-                      <span className="quiet">
-                        {fit.shortfall && shortfallWords(fit.shortfall, style).split(':')[0]}
-                      </span>
-                    )}
-                  </td>
-                  <td>
-                    <Button
-                      size="small"
-                      aria-pressed={blank.id === record.blankId}
-                      aria-label={`Take ${blank.name}, ${FOAM_WORDS[blank.foam]}`}
-                      onClick={() =>
-                        edit(record.id, `blank ${blank.name}`, ({ blankCut: _other, ...r }) => ({
-                          ...r,
-                          blankId: blank.id,
-                        }))
-                      }
-                    >
-                      {blank.id === record.blankId ? 'Taken' : 'Take'}
-                    </Button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </>
-      )}
-      {chosen && <ChosenBlank ranked={chosen} />}
-      <div className="row-of-tools">
-        <ShelfFiles />
-        <Link to="/shelf">The shelf</Link>
-      </div>
-      <BlockOfEps />
-      <Cautions of={[...new Set([...foamCautions(chosen?.blank.foam ?? 'eps2'), 'hotWire' as const])]} />
+      <Cautions
+        of={from === 'block' ? [...foamCautions('eps2'), 'hotWire'] : foamCautions(chosen?.blank.foam ?? 'eps2')}
+      />
     </div>
+  );
+}
+
+/** The blanks that hold the board, the least foam to take off first; then those that nearly do, and what they lack. */
+function Ranked({ ranked, failed }: { ranked: readonly RankedBlank[] | undefined; failed: boolean }) {
+  const { record } = useBay();
+  const shelf = useShed((shed) => shed.shelf);
+  const records = useShed((shed) => shed.records);
+  const style = useLengthStyle();
+  const taken = (blankId: string) => takenFor(blankId, records, record.id);
+  if (!ranked)
+    return failed ? (
+      <p role="alert" className="trouble">
+        The blanks could not be worked out. The board is safe; change anything to try again.
+      </p>
+    ) : (
+      <p className="quiet" role="status">
+        <Spin size="small" /> Laying the board in {shelf.length} blanks.
+      </p>
+    );
+  const fitting = ranked.filter(({ fit }) => fit.fits).length;
+  return (
+    <>
+      <p className="quiet above-0 below-4" data-testid="blanks-fit">
+        {fitting === 0 ? 'None' : fitting} of {ranked.length} blanks hold it, the least foam to take off first.
+      </p>
+      <table className="marks">
+        <thead>
+          <tr>
+            <th scope="col">Blank</th>
+            <th scope="col">Foam</th>
+            <th scope="col" className="num">
+              In stock
+            </th>
+            <th scope="col" className="num">
+              Mean cut
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Choose</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {ranked.slice(0, SHOWN).map(({ blank, fit }) => (
+            <tr key={blank.id} className={blank.id === record.blankId ? 'held' : ''}>
+              <th scope="row">{blank.name}</th>
+              <td>{FOAM_WORDS[blank.foam]}</td>
+              <td className="num">
+                {blank.stock}
+                {taken(blank.id) > 0 && <span className="quiet">, {taken(blank.id)} taken</span>}
+              </td>
+              <td className="num">
+                {fit.fits ? (
+                  <Measure mm={fit.meanCut_mm} />
+                ) : (
+                  <span className="quiet">{fit.shortfall && shortfallWords(fit.shortfall, style).split(':')[0]}</span>
+                )}
+              </td>
+              <td>
+                <Button
+                  size="small"
+                  aria-pressed={blank.id === record.blankId}
+                  aria-label={`Take ${blank.name}, ${FOAM_WORDS[blank.foam]}`}
+                  onClick={() =>
+                    edit(record.id, `blank ${blank.name}`, ({ blankCut: _other, ...r }) => ({
+                      ...r,
+                      blankId: blank.id,
+                    }))
+                  }
+                >
+                  {blank.id === record.blankId ? 'Taken' : 'Take'}
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }
 

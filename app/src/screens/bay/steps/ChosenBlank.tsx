@@ -1,5 +1,4 @@
 import { Button } from 'antd';
-import { thicknessAt } from '@june-tide/core/foil';
 import {
   type Blank,
   blankLines,
@@ -23,7 +22,7 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
   const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
   const lines = blankLines(blank);
   const L = shape.board.length_mm;
-  const { shift_mm, raise_mm, tilt_rad } = fit.placement;
+  const { shift_mm } = fit.placement;
   const places = [
     ['Tail 12', 12 * INCH_mm],
     ['Tail 24', 24 * INCH_mm],
@@ -34,18 +33,6 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
   const margins = places.map(([name, x]): [string, Margin] => [name, marginAt(shape, lines, fit.placement, x)]);
   const stations = places.map(([, x]) => x);
   const plan = fit.fits ? planingPlan(shape, lines, fit.placement, stations, planerPass_mm) : [];
-  const width = 640;
-  const k = (width - 8) / blank.length_mm;
-  const up = 2 * k;
-  const top = Math.max(lines.deck(0), lines.deck(blank.length_mm), blank.thickness_mm) + 10;
-  const path = (z: (x: number) => number, length: number, from: number) =>
-    Array.from({ length: 61 }, (_, i) => {
-      const x = (length * i) / 60;
-      return `${(4 + (x + from) * k).toFixed(1)} ${((top - z(x)) * up).toFixed(1)}`;
-    });
-  const closed = (bottom: string[], deck: string[]) => `M${bottom.join('L')}L${deck.reverse().join('L')}Z`;
-  const tilted = (z: (x: number) => number) => (x: number) => z(x) + raise_mm + tilt_rad * x;
-  const rocker = (x: number) => shape.rocker.line.valueAt(x);
   return (
     <>
       <Cut blank={blank} />
@@ -54,35 +41,8 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
           {blank.name} does not hold it: {fit.shortfall && shortfallWords(fit.shortfall, style)}.
         </p>
       )}
-      <svg
-        viewBox={`0 0 ${width} ${((top + 10) * up).toFixed(0)}`}
-        width="100%"
-        role="img"
-        aria-label={`${blank.name} from the side with the board in it, heights drawn twice`}
-      >
-        <path
-          d={closed(path(lines.bottom, blank.length_mm, 0), path(lines.deck, blank.length_mm, 0))}
-          fill="var(--sheet)"
-          stroke="var(--pencil)"
-          strokeWidth={1.2}
-        />
-        <path
-          d={closed(
-            path(tilted(rocker), L, shift_mm),
-            path(
-              tilted((x) => rocker(x) + thicknessAt(shape.foil, x)),
-              L,
-              shift_mm,
-            ),
-          )}
-          fill="var(--board)"
-          stroke="var(--ink)"
-          strokeWidth={1.5}
-        />
-      </svg>
       <p className="quiet above-2 below-2">
-        Heights drawn twice as tall. Ends: <Measure mm={shift_mm} /> at the tail,{' '}
-        <Measure mm={blank.length_mm - L - shift_mm} /> at the nose.
+        Ends: <Measure mm={shift_mm} /> at the tail, <Measure mm={blank.length_mm - L - shift_mm} /> at the nose.
       </p>
       <table className="marks" aria-label="Margins">
         <thead>
