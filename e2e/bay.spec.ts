@@ -273,6 +273,43 @@ test('keys: digits walk the steps, ? lists them', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Ride', exact: true })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('hook to 12 in from the nose');
+  await page.keyboard.press('Escape');
+  // The keys of the step come first.
+  await page.keyboard.press('8');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog').getByRole('row').first()).toContainText('On Fins');
+});
+
+test('a first board is guided: each thing is done by hand and seen to be done, skipped or ended, and begun again', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'a first board, guided' }).click();
+  const guide = page.getByRole('region', { name: 'A first board, guided' });
+  await expect(page.getByRole('heading', { name: /First Board 1/ })).toBeVisible();
+  await expect(guide).toContainText('1 of 8');
+  const next = guide.getByRole('button', { name: 'Next' });
+  await expect(next).toHaveCount(0);
+  await page.keyboard.press('n');
+  await next.click();
+  await type(page, 'Wide point width', '19 1/2');
+  await next.click();
+  await guide.getByRole('button', { name: 'Skip' }).click();
+  await expect(page.getByRole('region', { name: 'Rider', exact: true })).toBeVisible();
+  await step(page, 'Outline');
+  await guide.getByRole('button', { name: 'Go there' }).click();
+  await guide.getByRole('button', { name: 'Skip' }).click();
+  await type(page, 'Nose tip lift', '5 1/4');
+  await next.click();
+  await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
+  await guide.getByRole('button', { name: 'End' }).click();
+  await expect(guide).toHaveCount(0);
+  // The board stays, and another can be begun.
+  await page.goto('/');
+  await expect(page.getByText('10 boards at one true scale')).toBeVisible();
+  await page.getByRole('button', { name: 'a first board, guided' }).click();
+  await expect(page.getByRole('heading', { name: /First Board 2/ })).toBeVisible();
+  await expect(guide).toContainText('1 of 8');
 });
 
 test('the rack: sort, filter, copy, rename, put away, take off, and back again', async ({ page }) => {

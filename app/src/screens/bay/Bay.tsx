@@ -7,6 +7,7 @@ import { BayBar } from './BayBar.tsx';
 import { bayKey } from './bayKeys.ts';
 import { BayNotes } from './notes/BayNotes.tsx';
 import { useRested } from './drag.ts';
+import { GuideBar } from './guide/GuideBar.tsx';
 import { JobCard } from './JobCard.tsx';
 import { Keys } from './Keys.tsx';
 import { LayOver } from './LayOver.tsx';
@@ -120,6 +121,7 @@ export function Bay() {
             onStations={openStations}
             onWords={openWords}
           />
+          <GuideBar />
           <QuietKeys open={keys} onClose={closeKeys} />
           <QuietStations open={stations} onClose={closeStations} />
           <QuietWords open={words} onClose={closeWords} />

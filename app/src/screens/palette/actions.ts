@@ -12,6 +12,7 @@ import {
   turnLine,
   useSession,
 } from '../bay/session.ts';
+import { beginGuide } from '../bay/guide/guide.ts';
 import { STEP_KEYS, STEP_WORDS, STEPS } from '../bay/useBay.ts';
 
 /** Something that can be done from the palette. */
@@ -89,6 +90,7 @@ function screens(go: (address: string) => void): Action[] {
   return [
     screen('Rack', '/', 'home all boards'),
     screen('Start a board', '/start', 'new model'),
+    { group: 'Screens', name: 'A first board, guided', also: 'tour help learn begin', run: () => go(beginGuide()) },
     screen('Riders', '/riders', 'people'),
     screen('Line', '/line', 'orders dates schedule'),
     screen('Shelf', '/shelf', 'blanks fins cloth'),

@@ -6,6 +6,7 @@ import { readBoardFile } from '@june-tide/core/files';
 import type { LengthStyle } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { addBoard } from '../../store/shed.ts';
+import { beginGuide } from '../bay/guide/guide.ts';
 
 /** The ways a board comes onto the rack: begun from a rider and a model, or read from a file. */
 export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
@@ -30,6 +31,9 @@ export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
       </Button>
       <Button onClick={() => picker.current?.click()}>a board file</Button>
       <Button onClick={() => tablePicker.current?.click()}>a measured board (CSV)</Button>
+      <Button className="right" onClick={() => void navigate(beginGuide())}>
+        a first board, guided
+      </Button>
       <input
         ref={picker}
         type="file"

@@ -1,7 +1,7 @@
 import { Button, Segmented } from 'antd';
 import { LeftOutlined, RightOutlined } from '@ant-design/icons';
 import { type ReactNode, useRef, useState } from 'react';
-import type { BottomLayer } from '@june-tide/core/document';
+import { type BottomLayer, MOST_STATIONS } from '@june-tide/core/document';
 import type { Section } from '@june-tide/core/section';
 import { sectionAt } from '@june-tide/core/shape';
 import { INCH_mm } from '@june-tide/core/units';
@@ -15,7 +15,7 @@ import { RailLarge } from './RailLarge.tsx';
 import { RailNumbers } from './RailNumbers.tsx';
 import { wholeScale } from './sectionScale.ts';
 import { edgeWords } from './sectionWords.tsx';
-import { nextStation, stepStations } from './stepStations.ts';
+import { fullAt, nextStation, stepStations } from './stepStations.ts';
 import { type Behind, WholeSection } from './WholeSection.tsx';
 
 /** The rail beside the whole section is so many times as large. */
@@ -65,6 +65,11 @@ export function BoardSection() {
               behind={behind}
               layer={layers[layer ?? -1] === undefined ? undefined : layer}
             />
+          )}
+          {section && fullAt(record.board, step, layer ?? 0, hook_mm) && (
+            <p role="status" className="full-here">
+              {MOST_STATIONS} stations stand already: go to one with Page Up to pull it, or take one off first.
+            </p>
           )}
           {!section && <p className="quiet">The tip: no breadth here. Slide the hook inward.</p>}
         </div>

@@ -3,7 +3,7 @@ import { modelNamed, models } from '@june-tide/core/models';
 import { sectionRing } from '@june-tide/core/section';
 import { sectionAt, shapeOf } from '@june-tide/core/shape';
 import { railScale, sectionPath, wholeScale } from './sectionScale.ts';
-import { nextStation, stepStations } from './stepStations.ts';
+import { fullAt, nextStation, stepStations } from './stepStations.ts';
 
 const board = modelNamed('Slack Water')!;
 const shape = shapeOf(board);
@@ -64,5 +64,20 @@ describe('the stations of a step', () => {
     expect(nextStation([100, 500, 900], 499.5, -1)).toBe(100);
     expect(nextStation([100, 500, 900], 900, 1)).toBe(900);
     expect(nextStation([100, 500, 900], 900, -1)).toBe(500);
+  });
+});
+
+describe('a step whose stations are all there', () => {
+  it('says so between them, not on one of them and not with one less', () => {
+    const stations = Array.from({ length: 12 }, (_, k) => ({
+      ...board.rails.stations[0],
+      from: 'tail' as const,
+      at_mm: 100 + 120 * k,
+    }));
+    const full = { ...board, rails: { ...board.rails, stations } };
+    expect(fullAt(full, 'rails', 0, 160)).toBe(true);
+    expect(fullAt(full, 'rails', 0, 220 + 5)).toBe(false);
+    expect(fullAt(full, 'deck', 0, 160)).toBe(false);
+    expect(fullAt({ ...full, rails: { ...full.rails, stations: stations.slice(1) } }, 'rails', 0, 160)).toBe(false);
   });
 });

@@ -1,4 +1,5 @@
-import { anchorsOf, type Board, stationOfMark } from '@june-tide/core/document';
+import { anchorsOf, type Board, type Mark, MOST_STATIONS, stationOfMark } from '@june-tide/core/document';
+import { placeAt } from '@june-tide/core/edit';
 import { TWELVE_mm } from '@june-tide/core/measure';
 import type { StepKey } from '../useBay.ts';
 
@@ -12,14 +13,7 @@ const ONE_mm = 1;
 export function stepStations(board: Board, step: StepKey, layer: number): number[] {
   const anchors = anchorsOf(board);
   const { length_mm } = board;
-  const places =
-    step === 'rails'
-      ? board.rails.stations
-      : step === 'deck'
-        ? board.deck.crown
-        : step === 'bottom'
-          ? (board.bottom.layers[layer]?.depths ?? [])
-          : [];
+  const places = placesOf(board, step, layer);
   const stations =
     places.length > 0
       ? places.map((place) => stationOfMark(place, anchors))
@@ -28,6 +22,19 @@ export function stepStations(board: Board, step: StepKey, layer: number): number
     .map((x_mm) => Math.min(length_mm, Math.max(0, x_mm)))
     .sort((a, b) => a - b)
     .filter((x_mm, i, all) => i === 0 || x_mm - all[i - 1] > ONE_mm);
+}
+
+/** What a step's work stands at: rails, crown, depths of the contour in hand. */
+function placesOf(board: Board, step: StepKey, layer: number): readonly Pick<Mark, 'from' | 'at_mm'>[] {
+  if (step === 'rails') return board.rails.stations;
+  if (step === 'deck') return board.deck.crown;
+  return step === 'bottom' ? (board.bottom.layers[layer]?.depths ?? []) : [];
+}
+
+/** Whether a pull at x would need a further station, and there may be none. */
+export function fullAt(board: Board, step: StepKey, layer: number, x_mm: number): boolean {
+  const places = placesOf(board, step, layer);
+  return places.length >= MOST_STATIONS && placeAt(board, places, x_mm) === undefined;
 }
 
 /** The next of them toward the nose (1) or the tail (-1); where the hook is when there is none. */
