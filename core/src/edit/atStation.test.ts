@@ -4,7 +4,7 @@ import { modelNamed, models } from '../models/models.ts';
 import { blendAt } from '../curve/blend.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import {
-  depthAskedAt,
+  depthAsked,
   fadeOf,
   movedTo,
   placeAt,
@@ -49,7 +49,7 @@ describe('a change on the section', () => {
     for (const x of [700, 914.4]) {
       const crowned = withCrownAt(board, x, 11);
       expect(blendAt(shapeOf(crowned).crown, x)).toBeCloseTo(11, 9);
-      expect(depthAskedAt(withDepthAt(board, 0, x, 4.2), 0, x)).toBeCloseTo(4.2, 9);
+      expect(depthAsked(withDepthAt(board, 0, x, 4.2), 0)(x)).toBeCloseTo(4.2, 9);
     }
     expect(withCrownAt(board, 914.4, 11).deck.crown).toHaveLength(board.deck.crown.length);
     expect(withCrownAt(board, 700, 11).deck.crown).toHaveLength(board.deck.crown.length + 1);
@@ -117,6 +117,6 @@ describe('how a contour fades out', () => {
       120,
     );
     expect(fadeOf(inside, 0, 'tail')).toBeCloseTo(120, 9);
-    expect(depthAskedAt(inside, 0, 280)).toBeCloseTo(0, 9);
+    expect(depthAsked(inside, 0)(280)).toBeCloseTo(0, 9);
   });
 });

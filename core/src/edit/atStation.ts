@@ -54,14 +54,12 @@ export function withDepthAt(board: Board, layer: number, x_mm: number, value_mm:
   return withDepthMark(withNewDepthMark(board, layer, x_mm), layer, depths.length, { value_mm });
 }
 
-/** How deep one contour is asked to be at x, before the foam limits it, mm. */
-export function depthAskedAt(board: Board, layer: number, x_mm: number): number {
+/** How deep one contour is asked to be along the board, before the foam limits it, mm. */
+export function depthAsked(board: Board, layer: number): (x_mm: number) => number {
   const anchors = anchorsOf(board);
   const { depths } = board.bottom.layers[layer];
-  return blendAt(
-    blendThrough(depths.map((mark) => ({ x_mm: stationOfMark(mark, anchors), value: mark.value_mm }))),
-    x_mm,
-  );
+  const blend = blendThrough(depths.map((mark) => ({ x_mm: stationOfMark(mark, anchors), value: mark.value_mm })));
+  return (x_mm) => blendAt(blend, x_mm);
 }
 
 /** A place moved to x, tied to what it was tied to. */

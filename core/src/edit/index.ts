@@ -1,5 +1,5 @@
 export {
-  depthAskedAt,
+  depthAsked,
   fadeOf,
   movedTo,
   placeAt,

@@ -1,5 +1,5 @@
 import { type BottomLayer, LAYER_WORDS, stationOfMark } from '@june-tide/core/document';
-import { depthAskedAt, withDepthMark } from '@june-tide/core/edit';
+import { depthAsked, withDepthMark } from '@june-tide/core/edit';
 import { editBoard } from '../../store/shed.ts';
 import { Handle } from './Handle.tsx';
 import { type PlankScale, TAPE_HEIGHT } from './scale.ts';
@@ -50,7 +50,7 @@ function Strip({ index, layer, scale, top, room }: StripProps) {
   const times = TALLER.find((t) => (most - least) * scale.k * t <= room - 6) ?? 1;
   const k = scale.k * times;
   const y = top - least * k;
-  const blend = (x_mm: number) => depthAskedAt(record.board, index, x_mm);
+  const blend = depthAsked(record.board, index);
   const [from, to] = [Math.max(0, marks[0].x_mm), Math.min(record.board.length_mm, marks[marks.length - 1].x_mm)];
   const line = Array.from({ length: PIECES + 1 }, (_, i) => {
     const x_mm = from + ((to - from) * i) / PIECES;

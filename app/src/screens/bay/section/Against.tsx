@@ -1,4 +1,5 @@
 import { Select } from 'antd';
+import { memo } from 'react';
 import { type RailStation, stationOfMark } from '@june-tide/core/document';
 import { placeAt } from '@june-tide/core/edit';
 import { TWELVE_mm } from '@june-tide/core/measure';
@@ -22,7 +23,7 @@ const USUAL: readonly Place[] = [
 const ALONE = 'alone';
 
 /** Which other station of this board the section is held against. */
-export function Against({ against, hold }: AgainstProps) {
+export const Against = memo(function Against({ against, hold }: AgainstProps) {
   const { record, shape } = useBay();
   const style = useLengthStyle();
   const { stations } = record.board.rails;
@@ -44,4 +45,4 @@ export function Against({ against, hold }: AgainstProps) {
       onChange={(value) => hold(value === ALONE ? undefined : Number(value))}
     />
   );
-}
+});

@@ -1,6 +1,6 @@
 import { Button, Segmented } from 'antd';
 import { LeftOutlined, RightOutlined } from '@ant-design/icons';
-import { type ReactNode, useRef, useState } from 'react';
+import { memo, type ReactNode, useRef, useState } from 'react';
 import { type BottomLayer, MOST_STATIONS } from '@june-tide/core/document';
 import type { Section } from '@june-tide/core/section';
 import { sectionAt } from '@june-tide/core/shape';
@@ -8,7 +8,7 @@ import { INCH_mm } from '@june-tide/core/units';
 import { Measure } from '../../../parts/Measure.tsx';
 import { useSize } from '../../../parts/useSize.ts';
 import { useSession } from '../session.ts';
-import { useLiveBay } from '../useBay.ts';
+import { useBay, useLiveBay } from '../useBay.ts';
 import { AcrossLarge } from './AcrossLarge.tsx';
 import { Against } from './Against.tsx';
 import { RailLarge } from './RailLarge.tsx';
@@ -75,26 +75,10 @@ export function BoardSection() {
         </div>
       </section>
       <section aria-label={side === 'rail' ? 'Rail, larger' : 'Bottom, taller'} className="beside in-a-column">
-        <div className="head tools">
-          <Segmented<SideView>
-            aria-label="What is drawn larger"
-            size="small"
-            value={side}
-            onChange={choose}
-            options={[
-              { value: 'rail', label: 'Rail' },
-              { value: 'across', label: 'Bottom' },
-            ]}
-          />
-          {side === 'rail' && (
-            <Button size="small" className="right" aria-pressed={banded} onClick={() => band(!banded)}>
-              Bands
-            </Button>
-          )}
-        </div>
+        <SideTools side={side} choose={choose} banded={banded} band={band} />
         {section && scale && side === 'rail' && (
           <RailLarge section={section} k={RAIL_LARGER * scale.k} behind={behind} banded={banded}>
-            {step === 'rails' && <RailNumbers section={section} />}
+            {step === 'rails' && <RailNumbers />}
           </RailLarge>
         )}
         {section && scale && side === 'across' && (
@@ -104,6 +88,36 @@ export function BoardSection() {
     </>
   );
 }
+
+interface SideToolsProps {
+  side: SideView;
+  choose: (side: SideView) => void;
+  banded: boolean;
+  band: (banded: boolean) => void;
+}
+
+/** What is drawn larger beside the table, and its bands. */
+const SideTools = memo(function SideTools({ side, choose, banded, band }: SideToolsProps) {
+  return (
+    <div className="head tools">
+      <Segmented<SideView>
+        aria-label="What is drawn larger"
+        size="small"
+        value={side}
+        onChange={choose}
+        options={[
+          { value: 'rail', label: 'Rail' },
+          { value: 'across', label: 'Bottom' },
+        ]}
+      />
+      {side === 'rail' && (
+        <Button size="small" className="right" aria-pressed={banded} onClick={() => band(!banded)}>
+          Bands
+        </Button>
+      )}
+    </div>
+  );
+});
 
 /** Off the step of the bottom, a pull on it is for the contour that is deepest here. */
 function deepestHere(section: Section | undefined, layers: readonly BottomLayer[]) {
@@ -121,30 +135,11 @@ interface SectionHeadProps {
 
 /** Where the section is, what is read of it, and the way to the next station. */
 function SectionHead({ section, layer, children }: SectionHeadProps) {
-  const { shape, hook_mm, record, step, moveHook } = useLiveBay();
-  const stations = stepStations(record.board, step, layer);
-  const go = (way: 1 | -1) => nextStation(stations, hook_mm, way);
+  const { shape, hook_mm, record } = useLiveBay();
   return (
     <div className="head tools">
       <h2>Section</h2>
-      <span className="stepper">
-        <Button
-          size="small"
-          aria-label="Next station toward the tail"
-          title="Next station toward the tail: Page Down"
-          icon={<LeftOutlined aria-hidden />}
-          disabled={go(-1) === hook_mm}
-          onClick={() => moveHook(go(-1))}
-        />
-        <Button
-          size="small"
-          aria-label="Next station toward the nose"
-          title="Next station toward the nose: Page Up"
-          icon={<RightOutlined aria-hidden />}
-          disabled={go(1) === hook_mm}
-          onClick={() => moveHook(go(1))}
-        />
-      </span>
+      <Stepper layer={layer} />
       <span className="quiet long">
         <Measure mm={hook_mm} /> from tail, <Measure mm={record.board.length_mm - hook_mm} /> from nose
       </span>
@@ -163,3 +158,30 @@ function SectionHead({ section, layer, children }: SectionHeadProps) {
     </div>
   );
 }
+
+/** The hook to the next station of the step's work, either way. */
+const Stepper = memo(function Stepper({ layer }: { layer: number }) {
+  const { hook_mm, record, step, moveHook } = useBay();
+  const stations = stepStations(record.board, step, layer);
+  const go = (way: 1 | -1) => nextStation(stations, hook_mm, way);
+  return (
+    <span className="stepper">
+      <Button
+        size="small"
+        aria-label="Next station toward the tail"
+        title="Next station toward the tail: Page Down"
+        icon={<LeftOutlined aria-hidden />}
+        disabled={go(-1) === hook_mm}
+        onClick={() => moveHook(go(-1))}
+      />
+      <Button
+        size="small"
+        aria-label="Next station toward the nose"
+        title="Next station toward the nose: Page Up"
+        icon={<RightOutlined aria-hidden />}
+        disabled={go(1) === hook_mm}
+        onClick={() => moveHook(go(1))}
+      />
+    </span>
+  );
+});

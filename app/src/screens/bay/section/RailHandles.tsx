@@ -1,6 +1,6 @@
 import { layerReach } from '@june-tide/core/bottom';
 import { APEX, type Board, LAYER_WORDS, TUCK_mm } from '@june-tide/core/document';
-import { depthAskedAt, placeAt, withCrownAt, withDepthAt, withRailAt } from '@june-tide/core/edit';
+import { depthAsked, placeAt, withCrownAt, withDepthAt, withRailAt } from '@june-tide/core/edit';
 import { type Section, shoulderOf, undersideHeightAt } from '@june-tide/core/section';
 import { editBoard } from '../../../store/shed.ts';
 import { Handle, type HandleAxis } from '../Handle.tsx';
@@ -119,7 +119,7 @@ export function DepthHandle({ section, scale, layer, up = 1 }: HandlesProps & { 
   const contour = record.board.bottom.layers[layer];
   const reach = layerReach(contour);
   const y_mm = Math.max(section.input.notch_mm, reach.share * section.edgeY_mm);
-  const value_mm = depthAskedAt(record.board, layer, hook_mm);
+  const value_mm = depthAsked(record.board, layer)(hook_mm);
   const name = LAYER_WORDS[contour.kind];
   return (
     <Grab

@@ -1,8 +1,8 @@
 import { InputNumber } from 'antd';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { RailStation } from '@june-tide/core/document';
 import { placeAt, withRailAt } from '@june-tide/core/edit';
-import type { Section } from '@june-tide/core/section';
+import { sectionAt } from '@june-tide/core/shape';
 import { formatLength } from '@june-tide/core/units';
 import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
@@ -11,14 +11,20 @@ import { editBoard } from '../../../store/shed.ts';
 import { stationName } from '../stationName.ts';
 import { useBay } from '../useBay.ts';
 
-/** The numbers of the rail at the hook that its names stand for: of a station as they are set, elsewhere as the blend gives them. */
-export function RailNumbers({ section }: { section: Section }) {
-  const { record, hook_mm } = useBay();
+/**
+ * The numbers of the rail at the hook that its names stand for: of a station as they are set, elsewhere as the blend gives them. They
+ * follow when the hand rests.
+ */
+export const RailNumbers = memo(function RailNumbers() {
+  const { record, shape, hook_mm } = useBay();
+  const section = sectionAt(shape, hook_mm);
   const style = useLengthStyle();
   const { stations } = record.board.rails;
   const index = placeAt(record.board, stations, hook_mm);
   // A station's own edge: what is drawn may be harder, by the edge along the tail.
-  const rail: Omit<RailStation, 'from' | 'at_mm'> = index === undefined ? section.input.rail : stations[index];
+  const rail: Omit<RailStation, 'from' | 'at_mm'> | undefined =
+    index === undefined ? section?.input.rail : stations[index];
+  if (!rail) return null;
   const name = index === undefined ? `${formatLength(hook_mm, style)} from tail` : stationName(stations[index], style);
   const set = (what: string, next: Partial<RailStation>) =>
     editBoard(
@@ -68,4 +74,4 @@ export function RailNumbers({ section }: { section: Section }) {
       </label>
     </div>
   );
-}
+});
