@@ -102,15 +102,15 @@ test('a complaint in the rider’s own words becomes one change, laid over first
   await expect(page.getByTestId('laid-over')).toBeVisible();
   const lift = page.getByRole('region', { name: 'Ticket' }).locator('dt', { hasText: 'Nose lift' }).locator('..');
   await expect(lift).toContainText('5 1/8');
-  const ridden = page.url();
-  await rocker.getByRole('button', { name: 'Make it the next one' }).click();
-  await expect(page.getByTestId('laid-over')).toHaveCount(0);
+  await rocker.getByRole('button', { name: 'Next version' }).click();
+  // What was ridden stays as version 1 with what was said of it, and lies under the next one.
+  await expect(page.getByTestId('laid-over')).toBeVisible();
   await expect(lift).toContainText('5 1/4');
-  expect(page.url()).not.toBe(ridden);
-  // The board that was ridden stays as it was, with what was said of it; the new one names it.
-  await page.goto(ridden);
-  await expect(lift).toContainText('5 1/8');
-  await expect(page.getByRole('region', { name: 'Ride' })).toContainText('It pearls on every late drop');
+  const versions = page.getByRole('list', { name: 'Versions' }).locator('[data-version]');
+  await expect(versions).toHaveCount(2);
+  await expect(versions.nth(0)).toContainText('more nose rocker, for “pearls on drops”');
+  await expect(versions.nth(0).getByTestId('version-changed')).toContainText('Nose lift 5 1/8 to 5 1/4.');
+  await expect(versions.nth(1)).toContainText('It pearls on every late drop');
   // What says nothing is not guessed at, and praise is no complaint.
   await page.getByLabel('How it went').fill('a thing of beauty');
   await expect(page.getByTestId('not-understood')).toContainText('No complaint is heard');

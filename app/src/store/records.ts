@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import { type BoardRecord, boardRecordSchema } from '@june-tide/core/record';
+import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { db } from './db.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
@@ -66,13 +66,14 @@ function nextNumber(name: string): number {
 }
 
 /** Adds a board to the rack and gives its id. */
-export function addBoard(board: Board, riderId: string | null): string {
+export function addBoard(board: Board, riderId: string | null, parents: readonly Parent[] = []): string {
   const record: BoardRecord = {
     id: crypto.randomUUID(),
     number: nextNumber(board.name),
     board,
     riderId,
     rides: [],
+    ...(parents.length > 0 ? { parents: [...parents] } : {}),
     createdAt: now(),
     updatedAt: now(),
   };

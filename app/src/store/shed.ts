@@ -17,6 +17,7 @@ export * from './records.ts';
 export * from './riders.ts';
 export * from './settings.ts';
 export * from './shelf.ts';
+export * from './versions.ts';
 export { type EditResult, entryOf, type ShedState, useShed } from './shedState.ts';
 
 const byId = <T extends { id: string }>(items: readonly T[]): Record<string, T> =>

@@ -10,6 +10,15 @@ export {
   withRailAt,
   withRailCopied,
 } from './atStation.ts';
+export {
+  type Change,
+  changesBetween,
+  changeSays,
+  changesSentence,
+  type Replaced,
+  replacedBetween,
+  withReplaced,
+} from './changes.ts';
 export { BOTTOM_PRESETS, bottomPresetOf, withBottomPreset, withLayerDepth } from './bottomPresets.ts';
 export {
   featureLitres,

@@ -1,4 +1,26 @@
-export { type BoardRecord, boardRecordFrom, boardRecordSchema, MOST_RIDES } from './record.ts';
+export {
+  type BoardRecord,
+  boardRecordFrom,
+  boardRecordSchema,
+  type Felt,
+  FELT,
+  MOST_RIDES,
+  MOST_VERSIONS,
+  type Parent,
+  type ParentKind,
+  type Ride,
+  type Version,
+} from './record.ts';
+export {
+  atVersion,
+  type Making,
+  parentOf,
+  versionMade,
+  versionsOf,
+  withChangeTaken,
+  withFrozen,
+  workingDiffers,
+} from './versions.ts';
 export { recordJsonSchemas, writeRiderSheet } from './riderSheet.ts';
 export { madeFor, type MadeFor } from './riderHistory.ts';
 export {

@@ -10,13 +10,75 @@ import { briefSchema } from '../rider/brief.ts';
 import { KINDS } from '../rider/kinds.ts';
 import { boardSchema } from '../document/schema.ts';
 
+/** Whether it went better than the board before: never a score. */
+export const FELT = ['better', 'same', 'worse'] as const;
+export type Felt = (typeof FELT)[number];
+
 /** One time in the water, in the rider's own words. */
 const ride = z.strictObject({
-  /** ISO date. */
+  /** The shop's own day. */
   on: z.string().max(40),
   waves: z.string().max(200),
   words: z.string().max(4000),
+  /** Which version was ridden; of rides noted before there were any, and of a board never made into one, not known. */
+  version: z.string().max(64).optional(),
+  /** Where, in the rider's own words. */
+  place: z.string().max(120).optional(),
+  /** Who rode it, where it was somebody else than it is for. */
+  rider: z.string().max(80).optional(),
+  /** Fins and how they stood. */
+  fins: z.string().max(200).optional(),
+  /** Against the board before. */
+  felt: z.enum(FELT).optional(),
+  /** What was said of it, by the names of the complaints. */
+  complaints: z.array(z.string().max(60)).max(20).optional(),
 });
+export type Ride = z.infer<typeof ride>;
+
+/** How a version came to be. */
+export const VERSION_HOWS = ['made', 'ridden', 'change', 'back', 'cut', 'order'] as const;
+export type VersionHow = (typeof VERSION_HOWS)[number];
+
+/** So many versions one board can have. */
+export const MOST_VERSIONS = 200;
+
+/** The board as it was once, whole; never written over. */
+const version = z.strictObject({
+  id: z.string().min(1).max(64),
+  /** Counts a board's versions from 1. */
+  no: z.number().int().min(1).max(9999),
+  /** The shop's own day. */
+  on: daySchema,
+  board: boardSchema,
+  how: z.enum(VERSION_HOWS),
+  /** Why, in words. */
+  why: z.string().max(400),
+  /** The version it was drawn from. */
+  from: z.string().max(64).optional(),
+  /** A winner is kept as it is, with what it weighed and how it felt to bend and to ride. */
+  frozen: z
+    .strictObject({
+      on: daySchema,
+      mass_kg: z.number().min(0.5).max(30).optional(),
+      flex: z.string().max(200).optional(),
+      fins: z.string().max(200).optional(),
+    })
+    .optional(),
+});
+export type Version = z.infer<typeof version>;
+
+/** What a board can be to the one it comes from. */
+export const PARENT_KINDS = ['copy', 'next', 'size', 'branch', 'front', 'back', 'softened', 'lessons'] as const;
+export type ParentKind = (typeof PARENT_KINDS)[number];
+
+/** A board this one comes from; its name stays when it is thrown away. */
+const parent = z.strictObject({
+  kind: z.enum(PARENT_KINDS),
+  id: z.string().min(1).max(64),
+  name: z.string().max(90),
+  version: z.string().max(64).optional(),
+});
+export type Parent = z.infer<typeof parent>;
 
 /** Where an order stands on the line: at which of the shop's stages, and when it left it. */
 const order = z.strictObject({ stage: z.string().min(1).max(40), on: daySchema, doneOn: daySchema.optional() });
@@ -59,6 +121,12 @@ export const boardRecordSchema = z.strictObject({
   /** The sizes it is offered in, when it is a model of the shop. */
   sizes: sizeRunSchema.optional(),
   shaped: shaped.optional(),
+  /** What it was, the oldest first; `board` is the one that is worked on. */
+  versions: z.array(version).max(MOST_VERSIONS).optional(),
+  /** The version that is worked on from. */
+  from: z.string().max(64).optional(),
+  /** The boards it comes from. */
+  parents: z.array(parent).max(12).optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */
@@ -77,6 +145,12 @@ export function boardRecordFrom(stored: unknown): BoardRecord | undefined {
   if ('board' in raw) raw.board = migrated(raw.board);
   if (typeof raw.shaped === 'object' && raw.shaped !== null && 'board' in raw.shaped)
     raw.shaped = { ...raw.shaped, board: migrated(raw.shaped.board) };
+  if (Array.isArray(raw.versions))
+    raw.versions = raw.versions.map((entry: unknown) =>
+      typeof entry === 'object' && entry !== null && 'board' in entry
+        ? { ...entry, board: migrated(entry.board) }
+        : entry,
+    );
   const read = boardRecordSchema.safeParse(raw);
   return read.success ? read.data : undefined;
 }

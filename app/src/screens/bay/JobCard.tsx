@@ -5,7 +5,7 @@ import { verdict } from '@june-tide/core/judge';
 import { type Blank, scheduleWords } from '@june-tide/core/make';
 import { bottomWords } from '@june-tide/core/measure';
 import { railRatio } from '@june-tide/core/rails';
-import type { BoardRecord } from '@june-tide/core/record';
+import { type BoardRecord, versionsOf } from '@june-tide/core/record';
 import { formatLength, formatMass } from '@june-tide/core/units';
 import { BuiltText, useLengthStyle } from '../../parts/Measure.tsx';
 import { useShed } from '../../store/shed.ts';
@@ -66,7 +66,7 @@ export function JobCard() {
       case 'make':
         return makeWords(record, shelf);
       case 'ride':
-        return record.rides.length === 0 ? 'not yet' : `${record.rides.length} noted`;
+        return rideWords(record);
     }
   }
 }
@@ -82,4 +82,12 @@ function makeWords(record: BoardRecord, shelf: readonly Blank[]): string {
   const blank = shelf.find(({ id }) => id === record.blankId);
   const parts = [blank?.name, record.glass && scheduleWords(record.glass)].filter((part) => part !== undefined);
   return parts.length > 0 ? parts.join(', ') : 'blank, paper, glass';
+}
+
+/** Which version is worked on, and how many rides are noted. */
+function rideWords(record: BoardRecord): string {
+  const { rides, from } = record;
+  const at = versionsOf(record).find(({ id }) => id === from);
+  const parts = [at && `version ${at.no}`, rides.length > 0 && `${rides.length} noted`].filter(Boolean);
+  return parts.length > 0 ? parts.join(', ') : 'not yet';
 }

@@ -2,7 +2,7 @@ import { Button, Dropdown, Input, Modal } from 'antd';
 import { MoreOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { BoardRecord } from '@june-tide/core/record';
+import { type BoardRecord, parentOf } from '@june-tide/core/record';
 import { formatLitres } from '@june-tide/core/units';
 import { BoardPlan } from '../../parts/BoardPlan.tsx';
 import { DrawnMeasure, Measure } from '../../parts/Measure.tsx';
@@ -37,8 +37,9 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
     rename: () => setNaming(true),
     sizes: () => void navigate(`/sizes/${record.id}`),
     copy: () => {
-      const id = addBoard(board, record.riderId);
-      onDone({ words: `${called} was copied.`, back: () => void removeBoard(id) });
+      // A copy is for whoever it will be for: the rider stays with the board it is of.
+      const id = addBoard(board, null, [parentOf(record, 'copy', record.from)]);
+      onDone({ words: `${called} was copied, for nobody yet.`, back: () => void removeBoard(id) });
     },
     archive: () => {
       const away = record.archived !== true;

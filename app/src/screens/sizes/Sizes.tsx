@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Board } from '@june-tide/core/document';
 import { MOST_SIZES, type SizeOfRun, type SizeRun, sizeRunSchema, sizesOf, usualRun } from '@june-tide/core/edit';
-import type { BoardRecord } from '@june-tide/core/record';
+import { type BoardRecord, parentOf } from '@june-tide/core/record';
 import { ABILITIES, type Ability, ridersFor } from '@june-tide/core/rider';
 import { formatLength, formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
@@ -130,7 +130,7 @@ function Chart({ record, sizes }: { record: BoardRecord; sizes: readonly SizeOfR
   const [ability, setAbility] = useState<Ability>('advanced');
   const { say, holder } = useDone();
   const take = (board: Board) => {
-    const id = addBoard(board, null);
+    const id = addBoard(board, null, [parentOf(record, 'size', record.from)]);
     say({ words: `${board.name} of that size stands on the rack.`, back: removeBoardOf(id) });
   };
   return (

@@ -12,7 +12,7 @@ import {
 import { INCH_mm } from '@june-tide/core/units';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { useDone } from '../../../parts/useDone.tsx';
-import { changeShelf, edit, undo, useShed } from '../../../store/shed.ts';
+import { changeShelf, cutBlank, undo, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
 /** Profiles of blank and board, and the passes from one to the other. */
@@ -84,7 +84,7 @@ function Cut({ blank }: { blank: Blank }) {
   const { record } = useBay();
   const { say, holder } = useDone();
   const cut = () => {
-    edit(record.id, 'blank cut', (r) => ({ ...r, blankCut: true }));
+    cutBlank(record.id);
     const less = changeShelf({ put: [{ ...blank, stock: Math.max(0, blank.stock - 1) }] });
     const back = () => {
       undo(record.id);

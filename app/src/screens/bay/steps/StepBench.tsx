@@ -5,7 +5,7 @@ import { FinsBench } from './FinsBench.tsx';
 import { FoilBench, OutlineBench, RockerBench } from './CurveBenches.tsx';
 import { MakeBench } from './MakeBench.tsx';
 import { CheckBench } from './CheckBench.tsx';
-import { RideBench } from './RideBench.tsx';
+import { RideBench } from './ride/RideBench.tsx';
 import { RiderBench } from './RiderBench.tsx';
 import { RailsBench } from './RailsBench.tsx';
 

@@ -1,0 +1,119 @@
+import { describe, expect, it } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { modelNamed } from '../models/models.ts';
+import { boardRecordFrom, type BoardRecord, boardRecordSchema, MOST_VERSIONS } from './record.ts';
+import {
+  atVersion,
+  parentOf,
+  versionMade,
+  versionsOf,
+  withChangeTaken,
+  withFrozen,
+  workingDiffers,
+} from './versions.ts';
+
+const board = modelNamed('Slack Water')!;
+const record: BoardRecord = {
+  id: 'one',
+  number: 7,
+  board,
+  riderId: null,
+  rides: [],
+  createdAt: '2026-11-25T08:00:00.000Z',
+  updatedAt: '2026-11-25T08:00:00.000Z',
+};
+const making = (id: string, why = '') => ({ id, on: '2026-11-26', how: 'made' as const, why });
+const wider = (of: BoardRecord, by_mm: number): BoardRecord => ({
+  ...of,
+  board: { ...of.board, outline: { ...of.board.outline, width_mm: of.board.outline.width_mm + by_mm } },
+});
+
+describe('versions of a board', () => {
+  it('are numbered, dated, whole, and know what they were drawn from', () => {
+    const one = versionMade(record, making('a', 'to ride'));
+    const two = versionMade(wider(one, 3), making('b', 'wider'));
+    expect(versionsOf(two).map(({ no, on, why, from }) => [no, on, why, from])).toEqual([
+      [1, '2026-11-26', 'to ride', undefined],
+      [2, '2026-11-26', 'wider', 'a'],
+    ]);
+    expect(versionsOf(two)[0].board).toBe(board);
+    expect(versionsOf(two)[1].board.outline.width_mm).toBe(board.outline.width_mm + 3);
+    expect(two.from).toBe('b');
+    expect(boardRecordSchema.safeParse(two).success).toBe(true);
+  });
+
+  it('are not made twice of one board, whatever it is called meanwhile', () => {
+    const one = versionMade(record, making('a'));
+    expect(workingDiffers(record)).toBe(true);
+    expect(workingDiffers(one)).toBe(false);
+    expect(versionMade(one, making('b'))).toBe(one);
+    expect(workingDiffers({ ...one, board: { ...one.board, name: 'Other', notes: 'more' } })).toBe(false);
+    expect(workingDiffers(wider(one, 0.01))).toBe(true);
+  });
+
+  it('are gone back to with nothing lost, and the next is drawn from there', () => {
+    const one = versionMade(record, making('a'));
+    const back = atVersion(wider(one, 3), 'a', making('kept', 'before going back'));
+    expect(versionsOf(back).map(({ id, from }) => [id, from])).toEqual([
+      ['a', undefined],
+      ['kept', 'a'],
+    ]);
+    expect(back.board.outline).toEqual(board.outline);
+    const branched = versionMade(wider(back, -3), making('c'));
+    expect(versionsOf(branched).at(-1)).toMatchObject({ no: 3, from: 'a' });
+    expect(() => atVersion(one, 'none', making('x'))).toThrow('no such version');
+  });
+
+  it('keep name and notes of the board that is worked on when one goes back', () => {
+    const one = versionMade(record, making('a'));
+    const named = { ...one, board: { ...one.board, name: 'Renamed', notes: 'mine' } };
+    expect(atVersion(named, 'a', making('k')).board).toMatchObject({ name: 'Renamed', notes: 'mine' });
+  });
+
+  it('are two where a change is taken: what was ridden, and the next', () => {
+    const next = wider(record, 3).board;
+    const taken = withChangeTaken(record, next, making('ridden', 'as ridden'), making('next', 'wider'));
+    expect(versionsOf(taken).map(({ id, no, from }) => [id, no, from])).toEqual([
+      ['ridden', 1, undefined],
+      ['next', 2, 'ridden'],
+    ]);
+    expect(taken.board.outline.width_mm).toBe(next.outline.width_mm);
+    // Already a version: only the next is made.
+    const again = withChangeTaken(taken, wider(taken, 3).board, making('no'), making('third'));
+    expect(versionsOf(again).map(({ id }) => id)).toEqual(['ridden', 'next', 'third']);
+  });
+
+  it('are no more than there may be', () => {
+    let full = record;
+    for (let k = 0; k < MOST_VERSIONS; k++) full = versionMade(wider(full, 0.01), making(`v${k}`));
+    expect(() => versionMade(wider(full, 1), making('more'))).toThrow(`${MOST_VERSIONS} versions`);
+  });
+
+  it('are frozen one at a time, with what it weighed, and let go', () => {
+    const two = versionMade(wider(versionMade(record, making('a')), 3), making('b'));
+    const frozen = withFrozen(two, 'a', { on: '2026-11-27', mass_kg: 2.6, flex: 'lively' });
+    expect(versionsOf(frozen).map((v) => v.frozen?.mass_kg)).toEqual([2.6, undefined]);
+    expect(boardRecordSchema.safeParse(frozen).success).toBe(true);
+    expect(versionsOf(withFrozen(frozen, 'a', undefined))[0]).toEqual(versionsOf(two)[0]);
+  });
+
+  it('name the board they come from', () => {
+    expect(parentOf(record, 'copy', 'a')).toEqual({ kind: 'copy', id: 'one', name: 'Slack Water 7', version: 'a' });
+  });
+});
+
+describe('a record of before there were versions', () => {
+  it('is read with all its rides, and with none made', () => {
+    const stored: unknown = JSON.parse(
+      readFileSync(new URL('./fixtures/record-before-versions.json', import.meta.url), 'utf8'),
+    );
+    const read = boardRecordFrom(stored)!;
+    expect(read.rides).toEqual([
+      { on: '2026-02-14', waves: 'chest high, clean', words: 'Holds in the pocket; wants a little more in the flats.' },
+      { on: '2026-03-02', waves: 'waist high', words: 'Slow to get going.' },
+    ]);
+    expect(versionsOf(read)).toEqual([]);
+    expect(versionMade(read, making('first')).versions).toHaveLength(1);
+    expect(boardRecordSchema.parse(JSON.parse(JSON.stringify(read)))).toEqual(read);
+  });
+});
