@@ -90,6 +90,15 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await expect(page.getByRole('heading', { name: /Slack Water 2|Slack Water 1\d\d/ })).toBeVisible();
   await expect(headline).toContainText('19 1/2');
   await expect(page.getByRole('region', { name: 'Ticket' })).not.toContainText('Maren');
+  await step(page, 'Ride');
+  await expect(page.getByTestId('comes-from')).toContainText(/^Branched from Slack Water \d+, version 4\.$/);
+
+  // A copy is for nobody yet, and names what it is of.
+  await page.goto('/');
+  const stood = page.getByRole('listitem').filter({ hasText: 'Slack Water' }).filter({ hasText: 'Maren' }).first();
+  await stood.getByRole('button', { name: /^More/ }).click();
+  await page.getByRole('menuitem', { name: 'Copy' }).click();
+  await expect(page.getByText(/was copied, for nobody yet/)).toBeVisible();
 });
 
 test('a version is made where the blank is cut, and what it was cut to stays whatever is drawn after', async ({
@@ -110,4 +119,11 @@ test('a version is made where the blank is cut, and what it was cut to stays wha
   await expect(ride.locator('[data-version="1"]')).toContainText('the blank was cut to it');
   await expect(ride.locator('[data-version="1"]')).toContainText('19 1/4');
   await expect(ride.getByTestId('working')).toContainText('Since version 1: Width 19 1/4 to 20.');
+  // The measuring sheet goes on comparing with what was cut.
+  await step(page, 'Make');
+  await makePart(page, 'Shaped board');
+  await expect(page.getByTestId('compared-with')).toContainText('version 1, which the blank was cut to');
+  const sheet = page.getByRole('table', { name: 'Measuring sheet' });
+  // Half of 19 1/4: the sheet is read from the stringer to either rail.
+  await expect(sheet.getByRole('row', { name: /^Wide point/ }).first()).toContainText('9 5/8');
 });

@@ -13,6 +13,7 @@ export {
 } from './record.ts';
 export {
   atVersion,
+  cutVersion,
   type Making,
   parentOf,
   versionMade,

@@ -4,6 +4,7 @@ import { modelNamed } from '../models/models.ts';
 import { boardRecordFrom, type BoardRecord, boardRecordSchema, MOST_VERSIONS } from './record.ts';
 import {
   atVersion,
+  cutVersion,
   parentOf,
   versionMade,
   versionsOf,
@@ -95,6 +96,14 @@ describe('versions of a board', () => {
     expect(versionsOf(frozen).map((v) => v.frozen?.mass_kg)).toEqual([2.6, undefined]);
     expect(boardRecordSchema.safeParse(frozen).success).toBe(true);
     expect(versionsOf(withFrozen(frozen, 'a', undefined))[0]).toEqual(versionsOf(two)[0]);
+  });
+
+  it('say what was cut, whatever is drawn after', () => {
+    expect(cutVersion(record)).toBeUndefined();
+    const cut = versionMade(record, { ...making('c'), how: 'cut' });
+    const on = versionMade(wider(cut, 5), making('d'));
+    expect(cutVersion(on)?.id).toBe('c');
+    expect(cutVersion(versionMade(wider(on, 1), { ...making('e'), how: 'cut' }))?.id).toBe('e');
   });
 
   it('name the board they come from', () => {

@@ -89,6 +89,11 @@ export function withFrozen(record: BoardRecord, id: string, frozen: Version['fro
   return { ...record, versions };
 }
 
+/** The version the foam was cut to, the last where it was cut more than once; none before it is. */
+export function cutVersion(record: BoardRecord): Version | undefined {
+  return versionsOf(record).findLast(({ how }) => how === 'cut');
+}
+
 /** A board as the parent of another. */
 export function parentOf(record: BoardRecord, kind: ParentKind, version?: string): Parent {
   return {

@@ -26,7 +26,16 @@ beforeEach(() => {
 describe('the palette', () => {
   it('has every step and what the board can do where one stands, and the screens everywhere', () => {
     const names = (path: string) => actionsAt(path, go).map(({ name }) => name);
-    expect(names('/riders')).toEqual(['Rack', 'Start a board', 'A first board, guided', 'Riders', 'Line', 'Shelf', 'Settings', 'Night light']);
+    expect(names('/riders')).toEqual([
+      'Rack',
+      'Start a board',
+      'A first board, guided',
+      'Riders',
+      'Line',
+      'Shelf',
+      'Settings',
+      'Night light',
+    ]);
     expect(actionsAt('/bay/one/rails', go).filter(({ group }) => group === 'Steps')).toHaveLength(STEPS.length);
     expect(names('/bay/one/rails')).toEqual(
       expect.arrayContaining(['Into the room', 'Station table', 'Rails', 'Rack']),

@@ -11,9 +11,11 @@ import {
   SHEET_GROUPS,
   type SheetLine,
 } from '@june-tide/core/make';
+import type { Board } from '@june-tide/core/document';
+import { cutVersion, workingDiffers } from '@june-tide/core/record';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
-import { measuresFor } from '../../../store/derived.ts';
+import { measuresFor, shapeFor } from '../../../store/derived.ts';
 import { addBoard, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { today } from '../../../store/today.ts';
 import { useBay } from '../useBay.ts';
@@ -24,7 +26,10 @@ const NO_READINGS: Readings = {};
 
 /** What was measured on the shaped board, in the order one walks round it, against the design; and the board it makes. */
 export function ShapedBench() {
-  const { record, shape } = useBay();
+  const { record, shape: now } = useBay();
+  // What was made is compared with what was cut, whatever the design has become since.
+  const cut = cutVersion(record);
+  const shape = cut ? shapeFor(cut.board) : now;
   const { tolerances } = useShed((shed) => shed.settings.workshop);
   const sheet = useMemo(() => measuringSheet(shape), [shape]);
   const readings = record.shaped?.readings ?? NO_READINGS;
@@ -52,7 +57,12 @@ export function ShapedBench() {
           ? 'Nothing measured yet. Type what you read; what differs is said at once.'
           : `${found.length} of ${sheet.length} measured, ${out === 0 ? 'all within what hands can do' : `${out} out of tolerance`}.`}
       </p>
-      <AsBuilt readings={readings} />
+      {cut && workingDiffers({ ...record, from: cut.id }) && (
+        <p className="quiet above-0 below-2" data-testid="compared-with">
+          Compared with version {cut.no}, which the blank was cut to; the design has changed since.
+        </p>
+      )}
+      <AsBuilt readings={readings} design={shape.board} />
       <table className="marks" aria-label="Measuring sheet">
         <caption className="print-only">
           {record.board.name} {record.number}, measuring sheet
@@ -165,15 +175,16 @@ function Off({ part, name }: { part: { difference_mm: number; within: boolean };
 }
 
 /** The board fitted to the readings, beside its design: both are kept. */
-function AsBuilt({ readings }: { readings: Readings }) {
-  const { record, measures, over, layOver } = useBay();
+function AsBuilt({ readings, design }: { readings: Readings; design: Board }) {
+  const { record, over, layOver } = useBay();
+  const measures = measuresFor(design);
   const [notice, holder] = message.useMessage();
   const built = record.shaped?.board;
   const any = Object.keys(readings).length > 0;
   const litres = built && measuresFor(built).volume_L;
   const shown = over?.choice.id === OVER_ID;
   const make = () => {
-    const made = asBuilt(record.board, readings);
+    const made = asBuilt(design, readings);
     if (!made.ok) {
       const [issue] = made.issues;
       void notice.error(`No board has these readings: ${issue.words}. Look at what was typed; nothing is lost.`, 10);
