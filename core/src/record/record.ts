@@ -68,7 +68,7 @@ const version = z.strictObject({
 export type Version = z.infer<typeof version>;
 
 /** What a board can be to the one it comes from. */
-export const PARENT_KINDS = ['copy', 'next', 'size', 'branch', 'front', 'back', 'softened', 'lessons'] as const;
+const PARENT_KINDS = ['copy', 'next', 'size', 'branch', 'front', 'back', 'softened', 'lessons'] as const;
 export type ParentKind = (typeof PARENT_KINDS)[number];
 
 /** A board this one comes from; its name stays when it is thrown away. */
