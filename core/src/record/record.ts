@@ -36,7 +36,7 @@ const ride = z.strictObject({
 export type Ride = z.infer<typeof ride>;
 
 /** How a version came to be. */
-export const VERSION_HOWS = ['made', 'ridden', 'change', 'back', 'cut', 'order'] as const;
+const VERSION_HOWS = ['made', 'ridden', 'change', 'back', 'cut', 'order'] as const;
 export type VersionHow = (typeof VERSION_HOWS)[number];
 
 /** So many versions one board can have. */
