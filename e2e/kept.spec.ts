@@ -86,7 +86,9 @@ test.describe('at eight in the morning in Sydney', () => {
     await page.goto('/bay/skarn-slack-118/ride');
     await page.getByLabel('How it went').fill('first light, quick');
     await page.getByRole('button', { name: 'Note the ride' }).click();
-    await expect(page.getByRole('listitem').filter({ hasText: 'first light, quick' })).toContainText('26 Nov 2026');
+    // The ride itself, within its version.
+    const ride = page.getByRole('listitem').filter({ hasText: 'first light, quick' }).last();
+    await expect(ride).toContainText('26 Nov 2026');
     await page.goto('/riders/maren');
     await page.getByRole('button', { name: 'Change the card' }).click();
     await page.getByLabel('Weight').fill('77 kg');
