@@ -285,7 +285,11 @@ test('what making puts on paper is black on white, and nothing but it', async ({
   expect(bands).toContain('Slack Water 118, rail bands');
   expect(bands).toContain('Nose 12');
   expect(bands).not.toContain('Undo');
+  // The ticket beside the bench has a page of its own.
+  expect(bands).not.toContain('Lay over');
+  expect(bands).not.toContain('31.5 L');
   await makePart(page, 'Cost');
+  await expect(page.getByRole('group', { name: 'Cost', exact: true })).toBeVisible();
   const cost = await printed();
   expect(cost).toMatch(/cost sheet/);
   expect(cost).toContain('Materials');
