@@ -79,7 +79,8 @@ for (const light of ['day', 'night'] as const) {
       await page.goto('/settings');
       await page.getByText('Night', { exact: true }).click();
     }
-    for (const size of SIZES) {
+    // By night nothing is laid out otherwise but what a colour would move: one window is enough.
+    for (const size of light === 'night' ? SIZES.slice(0, 1) : SIZES) {
       await page.setViewportSize(size);
       for (const board of ['slack-118', 'quay-9']) {
         await page.goto(`/bay/skarn-${board}/outline`);
