@@ -71,6 +71,17 @@ describe('changes as a person counts them', () => {
     expect(changesBetween(slack, more).map(({ key }) => key)).toEqual(['deck.crown', 'rails.edge']);
   });
 
+  it('are one where one number was typed: nothing is said to have gone along that did not', () => {
+    const wide = { ...slack, outline: { ...slack.outline, width_mm: slack.outline.width_mm + 3 } };
+    const thick = { ...slack, foil: { ...slack.foil, thickness_mm: slack.foil.thickness_mm + 1 } };
+    for (const [board, key] of [
+      [wide, 'outline.width_mm'],
+      [thick, 'foil.thickness_mm'],
+    ] as const) {
+      expect(changesBetween(slack, board).map((change) => [change.key, change.differences.length])).toEqual([[key, 1]]);
+    }
+  });
+
   it('are one for the fins moved together, two where each goes its own way', () => {
     const boxes = (by: number[]) => ({
       ...slack,
