@@ -115,7 +115,7 @@ test('another board laid over: lines, changes on the ticket, differences, pushed
 test('the room: eyes, stripes and the cut each give another picture, and the drawing is a key away', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(200_000);
   await startBoard(page, 'Two Lanterns');
   await page.getByRole('button', { name: 'Into the room' }).click();
   const room = page.getByTestId('room');
@@ -170,7 +170,7 @@ test('the room: eyes, stripes and the cut each give another picture, and the dra
 test('the room: two clicks measure it, another board stands in it, it is filmed, and it is small beside the drawing', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await startBoard(page, 'Slack Water');
   await choose(page, 'Lay over another board', /^Gannet/);
   await page.getByRole('button', { name: 'Into the room' }).click();
