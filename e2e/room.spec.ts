@@ -1,0 +1,107 @@
+// The board in the round, drawn in software here.
+import { choose, expect, startBoard, taken, test, type } from './shed.ts';
+
+test('the room: eyes, stripes and the cut each give another picture, and the drawing is a key away', async ({
+  page,
+}) => {
+  test.setTimeout(200_000);
+  await startBoard(page, 'Two Lanterns');
+  await page.getByRole('button', { name: 'Into the room' }).click();
+  const room = page.getByTestId('room');
+  await expect
+    .poll(async () => Number(await room.getAttribute('data-corners')), { timeout: 20_000 })
+    .toBeGreaterThan(50_000);
+  const seen = new Set<string>();
+  const look = async () => {
+    await page.waitForTimeout(700);
+    seen.add((await room.screenshot()).toString('base64'));
+  };
+  await look();
+  for (const eye of [
+    'Down the right rail',
+    'Down the left rail',
+    'Along the deck',
+    'Along the bottom',
+    'Over the deck',
+    'Behind the tail',
+    'In front of the nose',
+    'From the beach',
+  ]) {
+    await choose(page, 'Where the eye is', eye);
+    await look();
+  }
+  for (const skin of ['Stripes of light', 'Lines of height', 'Bend along the board', 'Bend across the board']) {
+    await choose(page, 'What it is covered with', skin);
+    await look();
+  }
+  await choose(page, 'What it is covered with', 'Stripes of light');
+  await page.getByRole('slider', { name: /Lamps turned/ }).focus();
+  await page.keyboard.press('End');
+  await look();
+  await page.getByRole('switch', { name: 'Cut at the hook' }).click();
+  await look();
+  // The keys turn it, come nearer, and go back to the eye.
+  await room.focus();
+  for (const key of ['ArrowLeft', 'ArrowUp', '+']) {
+    await page.keyboard.press(key);
+    await look();
+  }
+  expect(seen.size).toBe(18);
+  const before = (await room.screenshot()).toString('base64');
+  await page.keyboard.press('Home');
+  await page.waitForTimeout(700);
+  expect((await room.screenshot()).toString('base64')).not.toBe(before);
+  await page.getByRole('heading', { name: /Two Lanterns/ }).click();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('group', { name: /plan, tape and profile/ })).toBeVisible();
+});
+
+test('the room: two clicks measure it, another board stands in it, it is filmed, and it is small beside the drawing', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await startBoard(page, 'Slack Water');
+  await choose(page, 'Lay over another board', /^Gannet/);
+  await page.getByRole('button', { name: 'Into the room' }).click();
+  const room = page.getByTestId('room');
+  await expect(room).not.toHaveAttribute('data-corners', '0', { timeout: 20_000 });
+  const pictures: string[] = [];
+  for (const other of ['Other through it', 'Other beside it', 'Other as lines']) {
+    await choose(page, 'How the other board is shown', other);
+    await page.waitForTimeout(1500);
+    pictures.push((await room.screenshot()).toString('base64'));
+  }
+  expect(new Set(pictures).size).toBe(3);
+
+  // One click says where a place is, the second how far it is from the first.
+  await choose(page, 'Where the eye is', 'Over the deck');
+  await page.getByRole('switch', { name: 'Measure with two clicks' }).click();
+  await expect(page.getByText(/Click a place on the board/)).toBeVisible();
+  const { x, y, width, height } = (await room.boundingBox())!;
+  await page.mouse.click(x + width / 2, y + height / 2);
+  const first = page.getByTestId('measured-place');
+  await expect(first).toContainText('from the tail');
+  await page.mouse.click(x + width / 2 + 80, y + height / 2);
+  const between = page.getByTestId('measured-between');
+  await expect(between).toContainText('straight');
+  await expect(between).toContainText(/along,.*across,.*up/);
+  const film = await taken(page, () => page.getByRole('button', { name: 'Turntable (WebM)' }).click());
+  expect(film.name).toMatch(/^slack-water-\d+-room-turntable\.webm$/);
+  // EBML's own first four bytes (RFC 8794, 11.2.1), and that it is WebM.
+  expect(film.bytes.subarray(0, 4).toString('hex')).toBe('1a45dfa3');
+  expect(film.bytes.subarray(0, 64).toString('latin1')).toContain('webm');
+  expect(film.bytes.length).toBeGreaterThan(50_000);
+
+  await page.getByRole('button', { name: 'Back to the drawing' }).click();
+  await page.getByRole('button', { name: 'Small room' }).click();
+  const small = page.getByTestId('small-room');
+  await expect(small).not.toHaveAttribute('data-corners', '0', { timeout: 20_000 });
+  await page.waitForTimeout(1000);
+  const narrow = (await small.screenshot()).toString('base64');
+  await type(page, 'Wide point width', '22');
+  await expect
+    .poll(async () => (await small.screenshot()).toString('base64') === narrow, { timeout: 10_000 })
+    .toBe(false);
+  await page.getByRole('button', { name: 'Take the small room off' }).click();
+  await expect(small).toHaveCount(0);
+});
