@@ -22,7 +22,7 @@ const ROOM = /the room: /;
 export default defineConfig({
   testDir: import.meta.dirname,
   outputDir: join(root, 'test-results', 'interface'),
-  workers: 1,
+  workers: 2,
   timeout: 40_000,
   expect: { timeout: 8_000 },
   forbidOnly: process.env.CI !== undefined,

@@ -188,15 +188,6 @@ export function throwAway(id: string): void {
   });
 }
 
-/** Puts an order at a stage of the line, or on it; one change that can be undone. */
-export function toStage(id: string, stage: { id: string; name: string }): EditResult {
-  return edit(id, `to ${stage.name}`, (record) =>
-    record.order?.stage === stage.id && record.order.doneOn === undefined
-      ? record
-      : { ...record, order: { stage: stage.id, on: today() } },
-  );
-}
-
 /** The board is out of the door: it leaves the line and stays on the rack. */
 export function handedOver(id: string): EditResult {
   return edit(id, 'handed over', (record) =>

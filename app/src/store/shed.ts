@@ -13,6 +13,7 @@ import { onTabMessage, type TabMessage } from './tabs.ts';
 import { today } from './today.ts';
 
 /** The shed: opened here, changed in its parts. */
+export * from './layouts.ts';
 export * from './records.ts';
 export * from './riders.ts';
 export * from './settings.ts';

@@ -1,7 +1,9 @@
 import type { Board } from '@june-tide/core/document';
 import {
   atVersion,
+  type BoardFailure,
   type BoardRecord,
+  type Letter,
   MOST_VERSIONS,
   type Parent,
   parentOf,
@@ -11,6 +13,10 @@ import {
   versionsOf,
   withChangeTaken,
   withFrozen,
+  withoutTrial,
+  withParent,
+  withTrialChosen,
+  withTrialDealt,
 } from '@june-tide/core/record';
 import { addBoard, edit } from './records.ts';
 import { type EditResult, entryOf, refused, useShed } from './shedState.ts';
@@ -69,6 +75,20 @@ export function noteRide(id: string, ride: Omit<Ride, 'version' | 'on'>, version
   });
 }
 
+/**
+ * Puts an order at a stage of the line, or on it: what it is sent out as stays as a version. One change that can be undone.
+ */
+export function toStage(id: string, stage: { id: string; name: string }): EditResult {
+  return edit(id, `to ${stage.name}`, (record) => {
+    if (record.order?.stage === stage.id && record.order.doneOn === undefined) return record;
+    const sent = record.order === undefined || record.order.doneOn !== undefined;
+    return {
+      ...(sent ? kept(record, 'order', 'it was ordered as this') : record),
+      order: { stage: stage.id, on: today() },
+    };
+  });
+}
+
 /** The blank is cut: what it is cut to stays as a version. */
 export const cutBlank = (id: string): EditResult =>
   edit(id, 'blank cut', (record) => ({ ...kept(record, 'cut', 'the blank was cut to it'), blankCut: true }));
@@ -87,4 +107,55 @@ export function branchFrom(id: string, version: Version, kind: Parent['kind'] = 
   if (!record) return undefined;
   const { name, notes } = record.board;
   return addBoard({ ...version.board, name, notes }, null, [parentOf(record, kind, version.id)]);
+}
+
+/** A part of the board taken from another on the rack: that is a parent from then on, and why is told. */
+export function takePart(id: string, name: string, board: Board, of: { id: string; kind: Parent['kind'] }): EditResult {
+  const source = entryOf(useShed.getState().records, of.id);
+  return edit(id, name, (record) => ({
+    ...(source ? withParent(record, parentOf(source, of.kind, source.from)) : record),
+    board,
+  }));
+}
+
+/** The board for ordinary riders drawn from one for an expert: a board of its own, with what was done in its notes. */
+export function addSoftened(id: string, board: Board, notes: string): string | undefined {
+  const record = entryOf(useShed.getState().records, id);
+  return record && addBoard({ ...board, notes }, null, [parentOf(record, 'softened', record.from)]);
+}
+
+/** A next board of its own, for the same rider: where the one before stays as it is. */
+export function addNext(id: string): string | undefined {
+  const record = entryOf(useShed.getState().records, id);
+  return record && addBoard(record.board, record.riderId, [parentOf(record, 'next', record.from)]);
+}
+
+/** Something that went wrong with the board noted, the latest first. */
+export function noteFailure(id: string, failure: Omit<BoardFailure, 'on'>): EditResult {
+  return edit(id, 'damage noted', (record) => ({
+    ...record,
+    failures: [{ ...failure, on: today() }, ...(record.failures ?? [])],
+  }));
+}
+
+/** A winner's variants dealt their letters. */
+export function dealTrial(id: string, version: string, variants: readonly string[]): EditResult {
+  return edit(id, 'a blind trial', (record) => withTrialDealt(record, version, today(), variants, drawn));
+}
+
+/** A whole number below another, each as likely. */
+function drawn(below: number): number {
+  const most = 2 ** 32 - (2 ** 32 % below);
+  for (;;) {
+    const [number] = crypto.getRandomValues(new Uint32Array(1));
+    if (number < most) return number % below;
+  }
+}
+
+export function chooseOfTrial(id: string, index: number, letter: Letter, words: string): EditResult {
+  return edit(id, 'a blind choice', (record) => withTrialChosen(record, index, { letter, words, on: today() }));
+}
+
+export function dropTrial(id: string, index: number): EditResult {
+  return edit(id, 'a trial taken off', (record) => withoutTrial(record, index));
 }

@@ -245,28 +245,28 @@ export type BottomLayer = z.infer<typeof layer>;
 const bottom = z.strictObject({ layers: z.array(layer).max(MOST_LAYERS) });
 export type BottomDocument = z.infer<typeof bottom>;
 
-const finTemplate = z.strictObject({
+export const finTemplateSchema = z.strictObject({
   name: z.string().max(60),
   base_mm: within(FIN_SIZE_mm, 'Along the board'),
   depth_mm: within(FIN_SIZE_mm, 'Square to the board'),
   rake_rad: z.number().min(-0.3).max(1.2).describe('Sweep of the line from mid-base to mid-tip'),
-  tip: z.number().min(0.05).max(0.9).describe('Chord near the tip as a share of the base'),
+  tip: z.number().min(0.05).max(1.3).describe('Chord near the tip as a share of the base; over 1 the tip is wider'),
   foil: z.enum(['flat', 'eightyTwenty', 'symmetric']),
 });
-export type FinTemplate = z.infer<typeof finTemplate>;
+export type FinTemplate = z.infer<typeof finTemplateSchema>;
 
-const finBox = z.strictObject({
+export const finBoxSchema = z.strictObject({
   role: z.enum(['centre', 'front', 'rear']).describe('centre sits on the stringer; front and rear are mirrored pairs'),
   trailingEdge_mm: within(TRAILING_EDGE_mm, 'Trailing edge of the base, up from the tail along the stringer'),
   inset_mm: within(FIN_INSET_mm, 'Middle of the base in from the rail; not used by a centre box'),
   toe_rad: within(TOE_rad, 'Front of the base turned in'),
   cant_rad: within(CANT_rad, 'Lean outward from upright'),
-  template: finTemplate,
+  template: finTemplateSchema,
 });
-export type FinBox = z.infer<typeof finBox>;
+export type FinBox = z.infer<typeof finBoxSchema>;
 
-const fins = z.strictObject({ setup: z.enum(FIN_SETUPS), boxes: z.array(finBox).max(6) });
-export type FinsDocument = z.infer<typeof fins>;
+export const finsSchema = z.strictObject({ setup: z.enum(FIN_SETUPS), boxes: z.array(finBoxSchema).max(6) });
+export type FinsDocument = z.infer<typeof finsSchema>;
 
 export const boardSchema = z.strictObject({
   format: z.literal(BOARD_FORMAT),
@@ -280,7 +280,7 @@ export const boardSchema = z.strictObject({
   deck,
   rails,
   bottom,
-  fins,
+  fins: finsSchema,
   notes: z.string().max(4000),
 });
 

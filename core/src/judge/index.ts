@@ -8,3 +8,4 @@ export type { Case } from './case.ts';
 export type { Writer } from './rule.ts';
 export { SENSIBLE_RUN } from './rules/size.ts';
 export { compareTraits, type TraitComparison } from './traits.ts';
+export { type Softened, softenedFor } from './soften.ts';

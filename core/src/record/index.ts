@@ -1,16 +1,70 @@
 export {
+  type BlindTrial,
+  BOX_KINDS,
+  type BoxKind,
+  type CutBox,
   type BoardRecord,
   boardRecordFrom,
   boardRecordSchema,
-  type Felt,
-  FELT,
+  type FinLayout,
+  type Letter,
+  LETTERS,
+  MOST_LAYOUTS,
   MOST_RIDES,
+  MOST_TRIALS,
   MOST_VERSIONS,
   type Parent,
   type ParentKind,
-  type Ride,
   type Version,
 } from './record.ts';
+export {
+  type BoardFailure,
+  type Failure,
+  FAILURES,
+  type Felt,
+  MOST_FAILURES,
+  MOST_PHOTOS,
+  type Ride,
+  type Wind,
+} from './ride.ts';
+export {
+  type Answers,
+  answering,
+  answersOf,
+  FAILURE_WORDS,
+  type Filter,
+  filtersFrom,
+  filterWords,
+  questionSentence,
+  WIND_WORDS,
+} from './ask.ts';
+export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
+export { boardsToCsv } from './boardsCsv.ts';
+export {
+  boardsOf,
+  familyTree,
+  type FamilyTree,
+  PARENT_WORDS,
+  type TreeBoard,
+  type TreeBranch,
+  type TreeLine,
+  withRelatives,
+} from './familyTree.ts';
+export {
+  BOX_WORDS,
+  boxesApart,
+  slide_mm,
+  USUAL_BOX_mm,
+  withCutBox,
+  withFinSet,
+  layoutsOf,
+  withLayoutAdded,
+  withLayoutFitted,
+  withLayoutKept,
+  withLayoutNamed,
+  withoutLayout,
+} from './finLayouts.ts';
+export { type Drift, driftFrom, WINNER_MASS_kg, winnerOf } from './winner.ts';
 export {
   atVersion,
   cutVersion,
@@ -20,13 +74,18 @@ export {
   versionsOf,
   withChangeTaken,
   withFrozen,
+  withParent,
   workingDiffers,
 } from './versions.ts';
 export { recordJsonSchemas, writeRiderSheet } from './riderSheet.ts';
 export { madeFor, type MadeFor } from './riderHistory.ts';
 export {
+  type FinSet,
+  INSIDES,
   type KeptPart,
   MOST_KEPT,
+  MOST_LOGO,
+  MOST_SETS,
   PRINTS_ON,
   type PrintsOn,
   type Settings,

@@ -8,32 +8,8 @@ import { daySchema } from '../make/workingDays.ts';
 import { answerSchema } from '../rider/answer.ts';
 import { briefSchema } from '../rider/brief.ts';
 import { KINDS } from '../rider/kinds.ts';
-import { boardSchema } from '../document/schema.ts';
-
-/** Whether it went better than the board before: never a score. */
-export const FELT = ['better', 'same', 'worse'] as const;
-export type Felt = (typeof FELT)[number];
-
-/** One time in the water, in the rider's own words. */
-const ride = z.strictObject({
-  /** The shop's own day. */
-  on: z.string().max(40),
-  waves: z.string().max(200),
-  words: z.string().max(4000),
-  /** Which version was ridden; of rides noted before there were any, and of a board never made into one, not known. */
-  version: z.string().max(64).optional(),
-  /** Where, in the rider's own words. */
-  place: z.string().max(120).optional(),
-  /** Who rode it, where it was somebody else than it is for. */
-  rider: z.string().max(80).optional(),
-  /** Fins and how they stood. */
-  fins: z.string().max(200).optional(),
-  /** Against the board before. */
-  felt: z.enum(FELT).optional(),
-  /** What was said of it, by the names of the complaints. */
-  complaints: z.array(z.string().max(60)).max(20).optional(),
-});
-export type Ride = z.infer<typeof ride>;
+import { boardSchema, finsSchema } from '../document/schema.ts';
+import { failureSchema, MOST_FAILURES, rideSchema } from './ride.ts';
 
 /** How a version came to be. */
 const VERSION_HOWS = ['made', 'ridden', 'change', 'back', 'cut', 'order'] as const;
@@ -71,6 +47,9 @@ export type Version = z.infer<typeof version>;
 const PARENT_KINDS = ['copy', 'next', 'size', 'branch', 'front', 'back', 'softened', 'lessons'] as const;
 export type ParentKind = (typeof PARENT_KINDS)[number];
 
+/** So many boards one can come from: what is taken into it later among them. */
+export const MOST_PARENTS = 12;
+
 /** A board this one comes from; its name stays when it is thrown away. */
 const parent = z.strictObject({
   kind: z.enum(PARENT_KINDS),
@@ -91,6 +70,50 @@ const shaped = z.strictObject({
   mass_kg: z.number().min(0.5).max(30).optional(),
 });
 
+/** So many fin layouts one board can have. */
+export const MOST_LAYOUTS = 12;
+
+/** Fins as they can stand in the boxes of a board, by a name. */
+const finLayout = z.strictObject({
+  id: z.string().min(1).max(64),
+  name: z.string().trim().min(1).max(60).regex(/\S/),
+  fins: finsSchema,
+});
+export type FinLayout = z.infer<typeof finLayout>;
+
+/** How a fin stands in the board. */
+export const BOX_KINDS = ['glassedOn', 'longBox', 'twoTab', 'shortBox'] as const;
+export type BoxKind = (typeof BOX_KINDS)[number];
+
+/** The box that is cut for fins of one role. */
+const cutBox = z.strictObject({
+  role: z.enum(['centre', 'front', 'rear']),
+  kind: z.enum(BOX_KINDS),
+  /** Length of the slot; nothing for a fin that is glassed on. */
+  length_mm: z.number().min(0).max(400),
+});
+export type CutBox = z.infer<typeof cutBox>;
+
+/** Letters a blind trial deals: more boards than that nobody tells apart. */
+export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F'] as const;
+export type Letter = (typeof LETTERS)[number];
+
+/** A winner made again in other stuff, ridden by letters; which is which is told after the choice. */
+const blindTrial = z.strictObject({
+  /** The frozen version they are all made to. */
+  version: z.string().max(64),
+  on: daySchema,
+  variants: z
+    .array(z.strictObject({ letter: z.enum(LETTERS), what: z.string().trim().min(1).max(200) }))
+    .min(2)
+    .max(LETTERS.length),
+  /** What was chosen before it was known, when, and why in the rider's words. */
+  chosen: z.strictObject({ letter: z.enum(LETTERS), on: daySchema, words: z.string().max(400) }).optional(),
+});
+export type BlindTrial = z.infer<typeof blindTrial>;
+/** So many trials one board can have. */
+export const MOST_TRIALS = 20;
+
 /** So many rides one board can have noted: a ride a day for more than five years. */
 export const MOST_RIDES = 2000;
 
@@ -101,7 +124,7 @@ export const boardRecordSchema = z.strictObject({
   number: z.number().int().min(1).max(99999),
   board: boardSchema,
   riderId: z.string().max(64).nullable(),
-  rides: z.array(ride).max(MOST_RIDES),
+  rides: z.array(rideSchema).max(MOST_RIDES),
   /** What kind it is, where the shaper says so; else it is read off the board. */
   kind: z.enum(KINDS).optional(),
   /** What the order asks for. */
@@ -126,7 +149,18 @@ export const boardRecordSchema = z.strictObject({
   /** The version that is worked on from. */
   from: z.string().max(64).optional(),
   /** The boards it comes from. */
-  parents: z.array(parent).max(12).optional(),
+  parents: z.array(parent).max(MOST_PARENTS).optional(),
+  /** Fin layouts kept side by side, and which of them is in the boxes. */
+  layouts: z.array(finLayout).max(MOST_LAYOUTS).optional(),
+  fitted: z.string().max(64).optional(),
+  /** Boxes cut for the fins, by their role. */
+  finBoxes: z.array(cutBox).max(3).optional(),
+  failures: z.array(failureSchema).max(MOST_FAILURES).optional(),
+  trials: z.array(blindTrial).max(MOST_TRIALS).optional(),
+  /** The shop's own number on it, counted over all it makes. */
+  makersNo: z.number().int().min(1).max(999999).optional(),
+  /** A model of the shop: not an order of anybody's. */
+  model: z.boolean().optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */

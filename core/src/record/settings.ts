@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { migrated } from '../document/migrations.ts';
-import { boardSchema } from '../document/schema.ts';
+import { boardSchema, finBoxSchema, finTemplateSchema } from '../document/schema.ts';
 import { PARTS } from '../edit/take.ts';
 import { understood } from '../document/kept.ts';
 import { ROCKER_READINGS } from '../measure/rockerReading.ts';
@@ -25,6 +25,38 @@ const keptPartSchema = z.strictObject({
   part: z.enum(PARTS),
   board: z.preprocess((stored) => migrated(stored), boardSchema),
 });
+
+/** Picture of the shop's, small enough to go onto every paper: PNG, JPEG or SVG as an address of its own data. */
+const LOGO = /^data:image\/(?:png|jpeg|svg\+xml);base64,[A-Za-z0-9+/]+=*$/;
+export const MOST_LOGO = 300_000;
+
+/** Who the shop is, as papers, the rack and boards bear it. */
+const houseSchema = z.strictObject({
+  name: z.string().trim().min(1).max(60).regex(/\S/),
+  /** One line: where it is and how it is reached. */
+  address: z.string().max(120),
+  logo: z.string().max(MOST_LOGO).regex(LOGO).optional(),
+});
+
+/** How a fin is inside, toward the stringer. */
+export const INSIDES = ['flat', 'cupped'] as const;
+
+/** So many sets lie in the drawer. */
+export const MOST_SETS = 100;
+
+/** Fins the shop has: a set by its name, what each is like, and who has them now. */
+const finSetSchema = z.strictObject({
+  id: z.string().min(1).max(64),
+  name: z.string().trim().min(1).max(60).regex(/\S/),
+  fins: z
+    .array(z.strictObject({ role: finBoxSchema.shape.role, template: finTemplateSchema, inside: z.enum(INSIDES) }))
+    .min(1)
+    .max(6),
+  flex: z.string().max(120),
+  /** Who has it; empty where it lies in the drawer. */
+  who: z.string().max(80),
+});
+export type FinSet = z.infer<typeof finSetSchema>;
 
 /** The shop's own choices: one schema for what is written and what is read. */
 export const settingsSchema = z.strictObject({
@@ -53,6 +85,8 @@ export const settingsSchema = z.strictObject({
   workshop: workshopSchema,
   /** Parts of boards the shop keeps by a name of its own. */
   library: z.array(keptPartSchema).max(MOST_KEPT),
+  house: houseSchema,
+  finDrawer: z.array(finSetSchema).max(MOST_SETS),
 });
 export type KeptPart = z.infer<typeof keptPartSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
@@ -71,6 +105,8 @@ export const USUAL_SETTINGS: Settings = {
   schools: USUAL_SCHOOLS,
   workshop: USUAL_WORKSHOP,
   library: [],
+  house: { name: 'Skarn Point', address: '' },
+  finDrawer: [],
 };
 
 /** Settings as they were kept, each part that cannot be read as usual. Never throws. */

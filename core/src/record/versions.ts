@@ -1,8 +1,10 @@
 import type { Board } from '../document/schema.ts';
 import { replacedBetween } from '../edit/changes.ts';
 import type { Day } from '../make/workingDays.ts';
+import { layoutOf, layoutsOf } from './finLayouts.ts';
 import {
   type BoardRecord,
+  MOST_PARENTS,
   MOST_VERSIONS,
   type Parent,
   type ParentKind,
@@ -76,7 +78,16 @@ export function atVersion(record: BoardRecord, id: string, kept: Making): BoardR
   const to = versionsOf(record).find((entry) => entry.id === id);
   if (!to) throw new RangeError('this board has no such version');
   const { name, notes } = record.board;
-  return { ...versionMade(record, kept), board: { ...to.board, name, notes }, from: id };
+  // The fins go back too: to the layout they belong to, so that no layout is written over.
+  const { fitted: _before, ...back } = versionMade(record, kept);
+  const layout = layoutOf(record, to.board.fins);
+  return {
+    ...back,
+    ...(record.layouts ? { layouts: [...layoutsOf(record)] } : {}),
+    ...(layout ? { fitted: layout.id } : {}),
+    board: { ...to.board, name, notes },
+    from: id,
+  };
 }
 
 /** A version kept as a winner, or let go again with nothing. */
@@ -103,3 +114,13 @@ export function parentOf(record: BoardRecord, kind: ParentKind, version?: string
     ...(version === undefined ? {} : { version }),
   };
 }
+
+/** One more board this one comes from; a parent of the same kind that is there already is named anew. */
+export function withParent(record: BoardRecord, parent: Parent): BoardRecord {
+  const others = (record.parents ?? []).filter(({ kind, id }) => kind !== parent.kind || id !== parent.id);
+  // Half a board has one parent: another front half takes the place of the one before.
+  const left = HALVES.has(parent.kind) ? others.filter(({ kind }) => kind !== parent.kind) : others;
+  return { ...record, parents: [...left, parent].slice(-MOST_PARENTS) };
+}
+
+const HALVES: ReadonlySet<ParentKind> = new Set(['front', 'back']);

@@ -5,12 +5,12 @@ import { LENGTH_mm } from '../document/limits.ts';
 export const ABILITIES = ['novice', 'intermediate', 'advanced', 'expert'] as const;
 export type Ability = (typeof ABILITIES)[number];
 
-const STANCES = ['front', 'neutral', 'back', 'unknown'] as const;
+export const STANCES = ['front', 'neutral', 'back', 'unknown'] as const;
 export type Stance = (typeof STANCES)[number];
 const FITNESSES = ['low', 'usual', 'high'] as const;
-const WAVE_SIZES = ['kneeToWaist', 'waistToHead', 'overhead', 'wellOverhead'] as const;
-const WAVE_POWERS = ['weak', 'medium', 'powerful'] as const;
-const STEEPNESSES = ['soft', 'medium', 'steep'] as const;
+export const WAVE_SIZES = ['kneeToWaist', 'waistToHead', 'overhead', 'wellOverhead'] as const;
+export const WAVE_POWERS = ['weak', 'medium', 'powerful'] as const;
+export const STEEPNESSES = ['soft', 'medium', 'steep'] as const;
 const CHOPS = ['clean', 'some', 'choppy'] as const;
 const RUBBERS = ['none', 'thin', 'thick'] as const;
 

@@ -8,7 +8,7 @@ import { models } from '@june-tide/core/models';
 import { MOST_KEPT } from '@june-tide/core/record';
 import { formatLength } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
-import { changeSettings, editBoard, useShed } from '../../../store/shed.ts';
+import { changeSettings, editBoard, takePart, useShed } from '../../../store/shed.ts';
 import { layOver, useSession } from '../session.ts';
 import { type StepKey, useBay } from '../useBay.ts';
 
@@ -52,6 +52,8 @@ interface Source {
   value: string;
   label: string;
   board: Board;
+  /** Of a board of the rack, its id. */
+  id?: string;
 }
 
 /** Every board a part can be taken from: the rack, the models, and the library's for this part. */
@@ -78,6 +80,7 @@ function useSources(part: Part): { title: string; label: string; options: Source
             value: `rack:${id}`,
             label: sized(`${board.name} ${number}`, board),
             board,
+            id,
           })),
       ),
       group(
@@ -136,7 +139,14 @@ function Taking({ parts, done }: { parts: readonly [Part, ...Part[]]; done: () =
           disabled={!taken?.ok}
           onClick={() => {
             if (!taken?.ok || !source) return;
-            editBoard(record.id, `${words} of ${source.label}`, () => taken.board);
+            const name = `${words} of ${source.label}`;
+            // A board of the rack is a parent from then on: of a half, or by what was learned on it.
+            if (source.id === undefined) editBoard(record.id, name, () => taken.board);
+            else
+              takePart(record.id, name, taken.board, {
+                id: source.id,
+                kind: part === 'front' || part === 'back' ? part : 'lessons',
+              });
             done();
           }}
         >
