@@ -2,12 +2,14 @@ import Dexie, { type EntityTable } from 'dexie';
 import { type Blank, usualShelf } from '@june-tide/core/make';
 import type { BoardRecord, Settings } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
+import type { Photo } from './photos.ts';
 
 export interface Shed {
   boards: EntityTable<BoardRecord, 'id'>;
   riders: EntityTable<Rider, 'id'>;
   settings: EntityTable<Settings, 'id'>;
   blanks: EntityTable<Blank, 'id'>;
+  photos: EntityTable<Photo, 'id'>;
 }
 
 /** The browser's own store. Named one-step versions: never edit an old one, add the next. */
@@ -17,3 +19,5 @@ db.version(1).stores({ boards: 'id, updatedAt', riders: 'id', settings: 'id' });
 db.version(2)
   .stores({ blanks: 'id' })
   .upgrade((move) => move.table('blanks').bulkPut(usualShelf()));
+/** Pictures of rides and of damage, apart from the boards they are of. */
+db.version(3).stores({ photos: 'id, boardId' });

@@ -1,8 +1,10 @@
 import type { FinSetup } from '@june-tide/core/document';
 import { SETUP_WORDS, withSetup } from '@june-tide/core/fins';
 import {
+  type CutBox,
   MOST_LAYOUTS,
   layoutsOf,
+  withCutBox,
   withLayoutAdded,
   withLayoutFitted,
   withLayoutKept,
@@ -55,4 +57,9 @@ export function nameLayout(id: string, layout: string, name: string): EditResult
 
 export function dropLayout(id: string, layout: string): EditResult {
   return edit(id, 'fin layout taken off', (record) => withoutLayout(record, layout));
+}
+
+/** What is cut for the fins of a role; nothing said of it without a box. */
+export function cutBox(id: string, role: CutBox['role'], box: Omit<CutBox, 'role'> | undefined): EditResult {
+  return edit(id, 'fin box', (record) => withCutBox(record, role, box));
 }

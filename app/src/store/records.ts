@@ -2,6 +2,7 @@ import type { Board } from '@june-tide/core/document';
 import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { db } from './db.ts';
+import { dropPhotosOf } from './photos.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
 import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';
 import { tellTabs } from './tabs.ts';
@@ -184,6 +185,7 @@ export function throwAway(id: string): void {
   useShed.setState(({ bin, histories }) => ({ bin: without(bin, id), histories: without(histories, id) }));
   queue.put(`board:${id}`, async () => {
     await db.boards.delete(id);
+    await dropPhotosOf(id);
     tellTabs({ kind: 'boardGone', id });
   });
 }

@@ -22,6 +22,7 @@ import { LengthField, nudgeOf } from '../../../parts/LengthField.tsx';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { editBoard } from '../../../store/shed.ts';
 import { FinTemplateEditor } from './FinTemplate.tsx';
+import { FinLayouts } from './fins/FinLayouts.tsx';
 import { TakePart } from './TakePart.tsx';
 import { type FinEdge, tellFinEdge, useSession } from '../session.ts';
 import { useBay } from '../useBay.ts';
@@ -52,7 +53,8 @@ export function FinsBench() {
             onChange={(setup) => editBoard(record.id, `${SETUP_WORDS[setup]} fins`, (b) => withSetup(b, setup))}
           />
           {also.length > 0 && <span className="quiet">also {also.map((setup) => SETUP_WORDS[setup]).join(', ')}</span>}
-          <span className="right">
+          <span className="right row-of-tools above-0">
+            <FinLayouts />
             <TakePart short />
           </span>
         </div>

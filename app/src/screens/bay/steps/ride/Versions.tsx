@@ -6,11 +6,12 @@ import { type Ride, type Version, versionsOf } from '@june-tide/core/record';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../../../parts/BoardPlan.tsx';
 import { dateWords } from '../../../../parts/days.ts';
+import { FELT_WORDS, rideWords } from '../../../../parts/rideWords.ts';
 import { BuiltText, Measure, useLengthStyle } from '../../../../parts/Measure.tsx';
 import { measuresFor } from '../../../../store/derived.ts';
 import { branchFrom, type EditResult, freeze, goBackTo, thaw, useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
-import { FELT_WORDS } from './RideForm.tsx';
+import { Photos } from './Photos.tsx';
 
 /** The longest board stands so high beside its words, px. */
 const TALL_px = 62;
@@ -103,19 +104,17 @@ const Said = memo(function Said({
 });
 
 function Rides({ rides }: { rides: readonly Ride[] }) {
+  const massUnit = useShed((shed) => shed.settings.massUnit);
   if (rides.length === 0) return null;
   return (
     <ul className="plain-list rides">
       {rides.map((ride, i) => (
         <li key={i}>
-          <span className="quiet">
-            {[dateWords(ride.on), ride.place, ride.waves, ride.rider && `${ride.rider} on it`]
-              .filter(Boolean)
-              .join(', ')}
-          </span>
+          <span className="quiet">{rideWords(ride, massUnit)}</span>
           {ride.felt && <b className={`felt ${ride.felt}`}> {FELT_WORDS[ride.felt]}</b>}
           <br />
           <span className="serif">{ride.words}</span>
+          {ride.photos && <Photos ids={ride.photos} />}
         </li>
       ))}
     </ul>
