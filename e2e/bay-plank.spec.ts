@@ -234,7 +234,7 @@ test('three hundred boards on the rack: found, scrolled through and opened', asy
   expect(await page.getByRole('listitem').count()).toBeLessThan(30);
   await page.locator('.rack-wall').evaluate((wall) => wall.scrollTo({ left: 9000 }));
   await expect(page.getByRole('listitem').first()).toBeVisible();
-  await page.getByLabel('Find a board, a rider, a family').fill('Many 1234');
+  await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('Many 1234');
   await expect(page.getByRole('listitem')).toHaveCount(1);
   await page.getByRole('link', { name: /^Open Many 1234/ }).click();
   expect(await litres(page)).toBeGreaterThan(10);

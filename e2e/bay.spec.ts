@@ -208,7 +208,7 @@ test('a first board is guided: each thing is done by hand and seen to be done, s
 test('the rack: sort, filter, copy, rename, put away, take off, and back again', async ({ page }) => {
   await page.goto('/');
   const names = () => page.getByRole('listitem').evaluateAll((all) => all.map((g) => g.getAttribute('data-board')));
-  await expect(page.getByText('9 boards at one true scale')).toBeVisible();
+  await expect(page.getByText('10 boards at one true scale')).toBeVisible();
   expect((await names())[0]).toBe('Kettle 7');
   await page.getByText('Litres', { exact: true }).click();
   expect((await names()).at(-1)).toBe('Long Quay 9');

@@ -7,12 +7,12 @@ import { choose, drag, expect, litres, saved, startBoard, step, taken, test, typ
 
 test('the rack shows boards of all six families at one scale, with size, litres and rider', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByText('9 boards at one true scale')).toBeVisible();
+  await expect(page.getByText('10 boards at one true scale')).toBeVisible();
   for (const words of ['Kettle', 'Two Stairs', 'Lamplight', 'Long Quay', 'North Ledge', 'Gannet']) {
     await expect(page.getByText(words, { exact: true })).toBeVisible();
   }
   await expect(page.getByText('9, Ines')).toBeVisible();
-  await page.getByLabel('Find a board, a rider, a family').fill('gun');
+  await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('gun');
   await expect(page.getByText('One board at one true scale')).toBeVisible();
 });
 

@@ -37,7 +37,7 @@ test('a model stands in its sizes, the run is changed, one is put on the rack, t
   // The run is kept with the model.
   await expect(chart.getByRole('row')).toHaveCount(9);
   await page.goto('/');
-  await page.getByLabel('Find a board, a rider, a family').fill('Slack Water 119');
+  await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('Slack Water 119');
   await expect(page.getByRole('link', { name: /^Open Slack Water 119, unsold/ })).toBeVisible();
 });
 

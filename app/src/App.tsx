@@ -13,6 +13,7 @@ const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: scre
 const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }) => ({ default: screen })));
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
+const Family = lazy(() => import('./screens/family/Family.tsx').then(({ Family: screen }) => ({ default: screen })));
 const Shelf = lazy(() => import('./screens/shelf/Shelf.tsx').then(({ Shelf: screen }) => ({ default: screen })));
 const Settings = lazy(() =>
   import('./screens/settings/Settings.tsx').then(({ Settings: screen }) => ({ default: screen })),
@@ -60,6 +61,7 @@ export function App() {
                 <Route path="/riders" element={<Riders />} />
                 <Route path="/riders/:id" element={<Riders />} />
                 <Route path="/sizes/:id" element={<Sizes />} />
+                <Route path="/family" element={<Family />} />
                 <Route path="/line" element={<Line />} />
                 <Route path="/shelf" element={<Shelf />} />
                 <Route path="/settings" element={<Settings />} />

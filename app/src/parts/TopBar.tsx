@@ -38,6 +38,9 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
             Start a board
           </NavLink>
           <NavLink to="/riders">Riders</NavLink>
+          <NavLink to="/family" className="spare">
+            Family
+          </NavLink>
           <NavLink to="/line">Line</NavLink>
           <NavLink to="/shelf">Shelf</NavLink>
           <NavLink to="/settings" className="spare">

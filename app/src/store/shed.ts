@@ -2,7 +2,6 @@ import { blankSchema, usualShelf } from '@june-tide/core/make';
 import { boardRecordFrom, USUAL_SETTINGS } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { boardFrom } from '@june-tide/core/shape';
-import { DEMO_RIDERS, demoRecords } from '@june-tide/core/demo';
 import { db } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
 import { takeRider, takeRiderGone } from './riders.ts';
@@ -41,9 +40,12 @@ function readRows<T>(
 async function fillNewShed(): Promise<void> {
   const counts = await Promise.all([db.boards, db.riders, db.settings, db.blanks].map((table) => table.count()));
   if (counts.some((count) => count > 0)) return;
+  // The demo is made once in the life of a shed: it is no part of what every opening loads.
+  const { DEMO_RIDERS, demoRecords } = await import('@june-tide/core/demo');
+  const demo = demoRecords(today());
   await db.transaction('rw', db.boards, db.riders, db.settings, db.blanks, async () => {
     await db.riders.bulkPut([...DEMO_RIDERS]);
-    await db.boards.bulkPut(demoRecords(today()));
+    await db.boards.bulkPut(demo);
     await db.blanks.bulkPut(usualShelf());
     await db.settings.put(USUAL_SETTINGS);
   });

@@ -4,6 +4,7 @@ import { type GlassSchedule, USUAL_SCHEDULE } from '../make/glass.ts';
 import { type Day, dayAfter } from '../make/workingDays.ts';
 import { modelNamed } from '../models/models.ts';
 import type { Rider } from '../rider/rider.ts';
+import { recordsWithPast } from './demoHistory.ts';
 import { INCH_mm } from '../units/length.ts';
 
 /** The invented shed at Skarn Point: riders and boards to look round with. Nothing here is a fact of the trade. */
@@ -11,7 +12,16 @@ export const DEMO_RIDERS: readonly Rider[] = [
   rider('maren', 'Maren', 76, 1780, 34, 'advanced', 3, 'back', 'waistToHead', 'medium'),
   rider('kit', 'Kit', 69, 1730, 27, 'advanced', 4, 'front', 'kneeToWaist', 'weak'),
   rider('jory', 'Jory', 66, 1750, 22, 'expert', 6, 'neutral', 'waistToHead', 'medium'),
-  rider('petra', 'Petra', 71, 1690, 47, 'intermediate', 2, 'neutral', 'waistToHead', 'medium'),
+  {
+    ...rider('petra', 'Petra', 71, 1690, 47, 'intermediate', 2, 'neutral', 'waistToHead', 'medium'),
+    weights: [
+      { on: '2022-04-09', mass_kg: 66 },
+      { on: '2023-03-18', mass_kg: 68 },
+      { on: '2024-02-24', mass_kg: 69 },
+      { on: '2025-05-31', mass_kg: 70 },
+      { on: '2026-01-10', mass_kg: 71 },
+    ],
+  },
   rider('ines', 'Ines', 78, 1820, 52, 'advanced', 2, 'front', 'kneeToWaist', 'weak'),
   rider('ruan', 'Ruan', 84, 1850, 38, 'expert', 3, 'neutral', 'wellOverhead', 'powerful'),
   rider('ana', 'Ana', 58, 1650, 25, 'advanced', 5, 'back', 'kneeToWaist', 'medium'),
@@ -68,8 +78,8 @@ export function demoRecords(today: Day): BoardRecord[] {
     riderId,
     board,
     rides: [],
-    createdAt: `2026-${day}T09:00:00.000Z`,
-    updatedAt: `2026-${day}T16:30:00.000Z`,
+    createdAt: `${day}T09:00:00.000Z`,
+    updatedAt: `${day}T16:30:00.000Z`,
   });
   const longer: (board: Board) => Board = (board) => ({
     ...board,
@@ -89,24 +99,25 @@ export function demoRecords(today: Day): BoardRecord[] {
   };
   const epoxy: GlassSchedule = { resin: 'epoxy', deck: ['e4', 's4'], bottom: ['e4'], finish: 'sanded' };
   const heavy: GlassSchedule = { resin: 'polyester', deck: ['e6', 'e6'], bottom: ['e6'], finish: 'gloss' };
+  const kettle = record('skarn-kettle-7', 7, 'kit', '2026-05-02', resized('Kettle'));
   return [
-    record('skarn-penny-2', 2, 'ana', '03-12', resized('Penny Step')),
-    record('skarn-kettle-7', 7, 'kit', '05-02', resized('Kettle')),
-    record('skarn-stairs-3', 3, 'jory', '08-21', resized('Two Stairs'), {
+    ...recordsWithPast(record, kettle),
+    kettle,
+    record('skarn-stairs-3', 3, 'jory', '2026-08-21', resized('Two Stairs'), {
       ...on('brief', 30, epoxy, 'grey rails', 'jory'),
     }),
-    record('skarn-slack-104', 104, 'maren', '02-03', resized('Slack Water')),
-    record('skarn-slack-118', 118, 'maren', '11-16', resized('Slack Water', longer), {
+    record('skarn-slack-104', 104, 'maren', '2026-02-03', resized('Slack Water')),
+    record('skarn-slack-118', 118, 'maren', '2026-11-16', resized('Slack Water', longer), {
       ...on('shape', 16, USUAL_SCHEDULE, 'clear, one grey pinline', 'maren'),
       blankId: 'shelf-6-8-pu',
     }),
-    record('skarn-gannet-2', 2, 'ruan', '09-30', resized('Gannet'), {
+    record('skarn-gannet-2', 2, 'ruan', '2026-09-30', resized('Gannet'), {
       ...on('sand', 2, USUAL_SCHEDULE, 'clear', 'ruan'),
     }),
-    record('skarn-lamp-5', 5, 'petra', '10-14', resized('Lamplight'), {
+    record('skarn-lamp-5', 5, 'petra', '2026-10-14', resized('Lamplight'), {
       ...on('glass', 12, heavy, 'bottle green tint, cut laps', 'petra'),
     }),
-    record('skarn-quay-9', 9, 'ines', '06-18', resized('Long Quay')),
-    record('skarn-ledge-4', 4, 'ruan', '01-22', resized('North Ledge')),
+    record('skarn-quay-9', 9, 'ines', '2026-06-18', resized('Long Quay')),
+    record('skarn-ledge-4', 4, 'ruan', '2026-01-22', resized('North Ledge')),
   ];
 }

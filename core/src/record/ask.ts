@@ -186,10 +186,21 @@ const SILENT = new Set(
  * A question in a shaper's words as filters: sizes, weights, riders, waves, how it went, what came back. Words that are not understood
  * are looked for in names, notes and what riders said. Never throws.
  * @param riders whoever has a card: a question may name them.
+ * @param names of boards: one of them is a name, whatever its words would mean otherwise.
  */
-export function filtersFrom(question: string, riders: readonly Pick<Rider, 'id' | 'name'>[]): Filter[] {
-  let left = ` ${question.slice(0, 400)} `;
+export function filtersFrom(
+  question: string,
+  riders: readonly Pick<Rider, 'id' | 'name'>[],
+  names: readonly string[] = [],
+): Filter[] {
+  let left = ` ${question.slice(0, MOST_ASKED)} `;
   const out: Filter[] = [];
+  for (const name of new Set(names)) {
+    const at = left.toLowerCase().indexOf(` ${name.toLowerCase()} `);
+    if (at < 0) continue;
+    for (const word of name.toLowerCase().split(/\s+/)) out.push({ of: 'word', is: word });
+    left = `${left.slice(0, at)} , ${left.slice(at + name.length + 2)}`;
+  }
   for (const { id, name } of riders) {
     const at = left
       .toLowerCase()
@@ -218,6 +229,9 @@ export function filtersFrom(question: string, riders: readonly Pick<Rider, 'id' 
   }
   return out;
 }
+
+/** A question is no longer than that. */
+const MOST_ASKED = 400;
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 

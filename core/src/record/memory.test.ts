@@ -400,6 +400,16 @@ describe('questions to the shed', () => {
     expect(rounded).toEqual(filters);
   });
 
+  it('take a board’s name for a name, whatever else it says', () => {
+    expect(asked('slow bell')).toEqual([{ of: 'complaint', is: 'slow-line' }]);
+    expect(filtersFrom('Slow Bell 3, fish', DEMO_RIDERS, ['Slow Bell'])).toEqual([
+      { of: 'word', is: 'slow' },
+      { of: 'word', is: 'bell' },
+      { of: 'family', is: 'fish' },
+      { of: 'word', is: '3' },
+    ]);
+  });
+
   it('never throw, whatever is typed, and always say something', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 80, unit: 'binary' }), (text) => {

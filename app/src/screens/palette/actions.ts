@@ -92,6 +92,7 @@ function screens(go: (address: string) => void): Action[] {
     screen('Start a board', '/start', 'new model'),
     { group: 'Screens', name: 'A first board, guided', also: 'tour help learn begin', run: () => go(beginGuide()) },
     screen('Riders', '/riders', 'people'),
+    screen('Family tree', '/family', 'parents copies descent'),
     screen('Line', '/line', 'orders dates schedule'),
     screen('Shelf', '/shelf', 'blanks fins cloth'),
     screen('Settings', '/settings', 'units schools'),

@@ -6,9 +6,11 @@ import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { type ShedState, useShed } from '../../store/shed.ts';
+import { Asked } from './Asked.tsx';
 import { found, type Order, riderNameOf, type Which } from './found.ts';
 import { RackFoot } from './RackFoot.tsx';
 import { RackOrder } from './RackOrder.tsx';
+import { useQuestion } from './useQuestion.ts';
 import { Stood } from './Stood.tsx';
 
 const LEFT = 66;
@@ -20,6 +22,7 @@ export function Rack() {
   const records = useShed((shed) => shed.records);
   const riders = useShed((shed) => shed.riders);
   const unreadable = useShed((shed) => shed.unreadable);
+  const house = useShed((shed) => shed.settings.house);
   const [find, setFind] = useState('');
   const [order, setOrder] = useState<Order>('length');
   const [family, setFamily] = useState<Which>('all');
@@ -30,15 +33,17 @@ export function Rack() {
   const { width, height } = useSize(wall);
   const { say, refuse, holder } = useDone();
 
+  const { filters, drop } = useQuestion(find);
   const shown = useMemo(
-    () => found(family === 'bin' ? bin : records, riders, { find, family, order }),
-    [records, bin, riders, find, order, family],
+    () => found(family === 'bin' ? bin : records, riders, { filters, family, order }),
+    [records, bin, riders, filters, order, family],
   );
 
   const longest = Math.max(2600, ...shown.map((r) => r.board.length_mm));
   const floor = height - CAPTION;
   const scale = Math.max(0.05, (floor - 16) / longest);
-  const slot = Math.max(LEAST_SLOT, (width - LEFT - 16) / Math.max(1, shown.length));
+  const widest = Math.max(0, ...shown.map(({ board }) => board.outline.width_mm)) * scale + 4;
+  const slot = Math.max(LEAST_SLOT, widest, (width - LEFT - 16) / Math.max(1, shown.length));
   const drawnWidth = Math.max(width, LEFT + slot * shown.length + 16);
 
   return (
@@ -46,8 +51,8 @@ export function Rack() {
       {holder}
       <TopBar>
         <Input
-          aria-label="Find a board, a rider, a family"
-          placeholder="Find a board, a rider, a family"
+          aria-label="Ask the shed: a board, a rider, a size, how it went"
+          placeholder="Ask the shed"
           value={find}
           allowClear
           onChange={(event) => setFind(event.target.value)}
@@ -57,11 +62,12 @@ export function Rack() {
       </TopBar>
       <main className="rack">
         <div className="heading">
-          <h1>{family === 'bin' ? 'The bin' : 'The rack at Skarn Point'}</h1>
+          <h1>{family === 'bin' ? 'The bin' : `The rack at ${house.name}`}</h1>
           <p>
             {shown.length === 1 ? 'One board' : `${shown.length} boards`} at one true scale. Lines are feet.
             {unreadWords(unreadable)}
           </p>
+          {filters.length > 0 && <Asked filters={filters} drop={drop} found={shown} />}
         </div>
         <div className="rack-wall" ref={wall} onScroll={(event) => setScrolled(event.currentTarget.scrollLeft)}>
           {height > 0 && (

@@ -1,14 +1,16 @@
-import { type Family, FAMILY_WORDS } from '@june-tide/core/document';
-import type { BoardRecord } from '@june-tide/core/record';
+import type { Family } from '@june-tide/core/document';
+import { answering, type BoardRecord, type Filter } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 import { measuresFor } from '../../store/derived.ts';
+
+export const litresOf = ({ board }: BoardRecord): number => measuresFor(board).volume_L;
 
 export type Order = 'length' | 'litres' | 'rider' | 'date';
 /** Which boards of the shed the wall shows. */
 export type Which = Family | 'all' | 'archived' | 'bin';
 
 interface Asked {
-  find: string;
+  filters: readonly Filter[];
   family: Which;
   order: Order;
 }
@@ -17,20 +19,17 @@ interface Asked {
 export const riderNameOf = ({ riderId }: BoardRecord, riders: Readonly<Record<string, Rider>>): string | undefined =>
   riderId === null ? undefined : riders[riderId]?.name;
 
-/** The boards that answer to every word and to the kind asked for, in the order asked for. */
+/** The boards that answer to the question and to the kind asked for, in the order asked for. */
 export function found(
   records: Readonly<Record<string, BoardRecord>>,
   riders: Readonly<Record<string, Rider>>,
-  { find, family, order }: Asked,
+  { filters, family, order }: Asked,
 ): BoardRecord[] {
-  const words = find.trim().toLowerCase().split(/\s+/).filter(Boolean);
-  const text = (record: BoardRecord) =>
-    `${record.board.name} ${record.number} ${FAMILY_WORDS[record.board.family]} ${riderNameOf(record, riders) ?? ''}`.toLowerCase();
   // Boards for nobody come last.
   const name = (record: BoardRecord) => riderNameOf(record, riders) || '\uffff';
   const before: Record<Order, (a: BoardRecord, b: BoardRecord) => number> = {
     length: (a, b) => a.board.length_mm - b.board.length_mm,
-    litres: (a, b) => measuresFor(a.board).volume_L - measuresFor(b.board).volume_L,
+    litres: (a, b) => litresOf(a) - litresOf(b),
     rider: (a, b) => name(a).localeCompare(name(b)),
     date: (a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt),
   };
@@ -39,7 +38,7 @@ export function found(
     (family === 'archived'
       ? record.archived === true
       : record.archived !== true && (family === 'all' || record.board.family === family));
-  return Object.values(records)
-    .filter((record) => kind(record) && words.every((word) => text(record).includes(word)))
-    .sort((a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id));
+  return answering(Object.values(records).filter(kind), filters, { riders, litresOf }).sort(
+    (a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id),
+  );
 }

@@ -18,8 +18,8 @@ const OverVersions = lazy(() => import('./OverVersions.tsx'));
 
 /** What else is done with what was ridden, besides noting it. */
 const PARTS = {
-  ride: 'A ride, and one change',
-  over: 'Over versions',
+  ride: 'A ride',
+  over: 'Numbers',
   soften: 'Softened',
   blind: 'Blind',
   damage: 'Damage',

@@ -96,10 +96,10 @@ function WhereAndWho({ form: { typed, set } }: { form: RideTyped }) {
     .map(({ name }) => name)
     .sort((a, b) => a.localeCompare(b));
   return (
-    <div className="in-a-row">
+    <div className="in-a-row where">
       <Input
         aria-label="Waves"
-        placeholder="Waves: chest high, a little chop"
+        placeholder="Waves: chest high"
         value={typed.waves}
         maxLength={200}
         onChange={(e) => set({ waves: e.target.value })}
