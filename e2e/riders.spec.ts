@@ -19,7 +19,7 @@ test('a rider’s card: weighed again, every board with what changed, a board be
   await card.getByRole('button', { name: 'Change the card' }).click();
   await page.getByLabel('Weight').fill('81 kg');
   await page.getByRole('button', { name: 'Keep rider' }).click();
-  await expect(card.getByRole('img', { name: /Weights: 10 Jan 2026 76 kg; .* 81 kg/ })).toBeVisible();
+  await expect(card.getByRole('img', { name: /Weights, boards and rides: 10 Jan 2026 76 kg; .* 81 kg/ })).toBeVisible();
   await expect(card).toContainText('0.41 L per kg at 76 kg');
 
   // What she said of the last one stands with it.

@@ -84,9 +84,16 @@ export function toStage(id: string, stage: { id: string; name: string }): EditRe
     const sent = record.order === undefined || record.order.doneOn !== undefined;
     return {
       ...(sent ? kept(record, 'order', 'it was ordered as this') : record),
+      ...(record.makersNo === undefined ? { makersNo: nextMakersNo() } : {}),
       order: { stage: stage.id, on: today() },
     };
   });
+}
+
+/** The shop's next number: one more than on any board, in the bin or out. */
+function nextMakersNo(): number {
+  const { records, bin } = useShed.getState();
+  return Math.max(0, ...[...Object.values(records), ...Object.values(bin)].map(({ makersNo = 0 }) => makersNo)) + 1;
 }
 
 /** The blank is cut: what it is cut to stays as a version. */

@@ -240,7 +240,7 @@ function petrasFour(record: DemoRecord): BoardRecord[] {
     ['Night Mail', '2022-04-09', 'width', 0, 'Hard to paddle, late to my feet on every wave.', 'same'],
     ['Slow Ferry', '2023-03-18', 'thickness', 1, 'I get in early now. Stiff, it draws long arcs.', 'better'],
     ['Slow Ferry', '2024-02-24', 'tailRocker', 1, 'Turns from the tail. A bit tippy when I sit on it.', 'better'],
-    ['Half Mile', '2025-05-31', 'railFullness', 1, 'Steady, and it carries through the flat.', 'better'],
+    ['Half Mile', '2025-05-11', 'railFullness', 1, 'Steady, and it carries through the flat.', 'better'],
   ];
   const out: BoardRecord[] = [];
   const numbers = new Map<string, number>();

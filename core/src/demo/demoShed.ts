@@ -18,7 +18,7 @@ export const DEMO_RIDERS: readonly Rider[] = [
       { on: '2022-04-09', mass_kg: 66 },
       { on: '2023-03-18', mass_kg: 68 },
       { on: '2024-02-24', mass_kg: 69 },
-      { on: '2025-05-31', mass_kg: 70 },
+      { on: '2025-05-11', mass_kg: 70 },
       { on: '2026-01-10', mass_kg: 71 },
     ],
   },

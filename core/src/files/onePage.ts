@@ -30,6 +30,16 @@ export interface OnePage {
   texts: PageText[];
   /** Filled black. */
   boxes: Box[];
+  /** Pictures by the address of their own data (PNG), from their lower left corner, as large as fits into their room. */
+  pictures?: PagePicture[];
+}
+
+export interface PagePicture {
+  png: string;
+  x_mm: number;
+  y_mm: number;
+  width_mm: number;
+  height_mm: number;
 }
 
 export const rule = (left_mm: number, right_mm: number, y_mm: number, weight_mm: number): PageLine => ({

@@ -6,13 +6,15 @@ import { type Paper, PAPERS } from '../make/paper.ts';
 import { formatLitres, type LengthStyle } from '../units/format.ts';
 import { INCH_mm } from '../units/length.ts';
 import { finsInSmall, planInSmall, profileInSmall, reliefStep, sectionInSmall } from './boardSmall.ts';
-import { textWidth_mm } from './labels.ts';
+import { fitting_mm, textWidth_mm } from './labels.ts';
 import { nameLine, type OnePage, type PageText, rule } from './onePage.ts';
 import { codeText, qrBoxes } from './pdf/qrBoxes.ts';
 import { sizeLine } from './templateDrawing.ts';
 
 /** What the ticket says beside the board's own numbers. The rider's first name only if the shaper wants it on paper. */
 export interface TicketExtras {
+  /** Whose shop it is: name, address, picture, and its own number on the board. */
+  shop?: { name: string; address: string; logo?: string | undefined; makersNo?: number };
   riderName?: string;
   target?: string;
   /** Of the record: in the code, and after the board's name. */
@@ -104,6 +106,19 @@ export function ticketPage(shape: Shape, paper: Paper, style: LengthStyle, extra
     lines: [...head.lines, ...aside.lines, ...table.lines],
     texts: [...head.texts, ...aside.texts, ...table.texts, caution],
     boxes: aside.boxes,
+    ...shopOf(extras, height_mm, right),
+  };
+}
+
+/** The shop's line over the name, and its picture before it. */
+const SHOP_mm = { size: 3.6, over: 11, logo: 8 } as const;
+
+function shopOf({ shop }: TicketExtras, height_mm: number, right_mm: number): Pick<OnePage, 'pictures'> {
+  if (!shop?.logo) return {};
+  const { over, logo } = SHOP_mm;
+  const width_mm = 3 * logo;
+  return {
+    pictures: [{ png: shop.logo, x_mm: right_mm - width_mm, y_mm: height_mm - over - 1, width_mm, height_mm: logo }],
   };
 }
 
@@ -117,6 +132,12 @@ function headOf(
 ): Parts & { foot_mm: number } {
   const { lines, texts, boxes, write } = partsOf();
   let y = top_mm;
+  if (extras.shop) {
+    const { name: shop, address, makersNo } = extras.shop;
+    const words = [shop, address, makersNo !== undefined && `no. ${makersNo}`].filter(Boolean).join(', ');
+    const size = fitting_mm(words, SHOP_mm.size, right_mm - LEFT_mm - (extras.shop.logo ? 4 * SHOP_mm.logo : 0));
+    write(words, LEFT_mm, top_mm + 22 - SHOP_mm.over, size);
+  }
   texts.push(...nameLine(name, extras.riderName, { left_mm: LEFT_mm, right_mm, y_mm: y, size_mm: 8 }));
   y -= 12;
   write(sizeLine(shape, style), LEFT_mm, y, 9, { strong: true });

@@ -28,6 +28,8 @@ export interface Quiver {
   same: [string, string][];
   /** Waves within the rider's surfing in which none of them goes. */
   gaps: Sea[];
+  /** Every kind of waves, by size and power: which of them go there; beyond the rider, none is asked. */
+  map: { sea: Sea; goes: string[]; beyond: boolean }[];
 }
 
 /** Rules that speak of the rider in these waves and of no board. */
@@ -36,8 +38,9 @@ const BEYOND = 'waves-beyond-rider';
 /**
  * What a rider's boards cover between them: a board goes in waves where nothing worse than a note is said of it there. Waves that are
  * beyond the rider are left out of it.
+ * @param trip waves the best two are asked for; all of them where none is named.
  */
-export function quiverOf(boards: readonly Owned[], rider: Rider, schools: Schools): Quiver {
+export function quiverOf(boards: readonly Owned[], rider: Rider, schools: Schools, trip: readonly Sea[] = []): Quiver {
   const seas = SIZES.flatMap((size) => POWERS.map((power): Sea => ({ size, power })));
   const beyond = new Set<Sea>();
   const goes = boards.map(({ facts }) => {
@@ -51,23 +54,32 @@ export function quiverOf(boards: readonly Owned[], rider: Rider, schools: School
     });
   });
   const within = seas.map((sea, i) => ({ sea, i })).filter(({ sea }) => !beyond.has(sea));
-  const covered = (...of: number[]) => within.filter(({ i }) => of.some((b) => goes[b][i])).length;
-  let best: Quiver['best'] = { names: [], goes: 0, of: within.length };
+  const asked = within.filter(({ sea }) => trip.length === 0 || trip.some((other) => same(other, sea)));
+  const covered = (...of: number[]) => asked.filter(({ i }) => of.some((b) => goes[b][i])).length;
+  let best: Quiver['best'] = { names: [], goes: 0, of: asked.length };
   boards.forEach((board, a) => {
     const alone = covered(a);
-    if (alone > best.goes) best = { names: [board.name], goes: alone, of: within.length };
+    if (alone > best.goes) best = { names: [board.name], goes: alone, of: asked.length };
     for (let b = a + 1; b < boards.length; b++) {
       const both = covered(a, b);
-      if (both > best.goes) best = { names: [board.name, boards[b].name], goes: both, of: within.length };
+      if (both > best.goes) best = { names: [board.name, boards[b].name], goes: both, of: asked.length };
     }
   });
-  const same: Quiver['same'] = [];
+  const alikes: Quiver['same'] = [];
   boards.forEach((board, a) => {
     for (let b = a + 1; b < boards.length; b++) {
       const alike = within.every(({ i }) => goes[a][i] === goes[b][i]);
       const kinds = [a, b].map((k) => kindOf(boards[k].facts, rider.mass_kg));
-      if (alike && kinds[0] === kinds[1]) same.push([board.name, boards[b].name]);
+      if (alike && kinds[0] === kinds[1]) alikes.push([board.name, boards[b].name]);
     }
   });
-  return { best, same, gaps: within.filter(({ i }) => goes.every((seen) => !seen[i])).map(({ sea }) => sea) };
+  const gaps = within.filter(({ i }) => goes.every((seen) => !seen[i])).map(({ sea }) => sea);
+  const map = seas.map((sea, i) => ({
+    sea,
+    beyond: beyond.has(sea),
+    goes: beyond.has(sea) ? [] : boards.flatMap(({ name }, b) => (goes[b][i] ? [name] : [])),
+  }));
+  return { best, same: alikes, gaps, map };
 }
+
+const same = (a: Sea, b: Sea): boolean => a.size === b.size && a.power === b.power;

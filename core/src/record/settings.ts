@@ -26,8 +26,8 @@ const keptPartSchema = z.strictObject({
   board: z.preprocess((stored) => migrated(stored), boardSchema),
 });
 
-/** Picture of the shop's, small enough to go onto every paper: PNG, JPEG or SVG as an address of its own data. */
-const LOGO = /^data:image\/(?:png|jpeg|svg\+xml);base64,[A-Za-z0-9+/]+=*$/;
+/** Picture of the shop's, small enough to go onto every paper: PNG as an address of its own data. */
+const LOGO = /^data:image\/png;base64,[A-Za-z0-9+/]+=*$/;
 export const MOST_LOGO = 300_000;
 
 /** Who the shop is, as papers, the rack and boards bear it. */

@@ -33,6 +33,8 @@ export function RackOrder({ order, setOrder, which, setWhich, binned }: RackOrde
         options={[
           { value: 'all', label: 'All families' },
           ...FAMILIES.map((value) => ({ value, label: FAMILY_WORDS[value].replace(/^./, (c) => c.toUpperCase()) })),
+          { value: 'models', label: 'Models of the shop' },
+          { value: 'orders', label: 'All but models' },
           { value: 'archived', label: 'Put away' },
           { value: 'bin', label: binned === 0 ? 'The bin, empty' : `The bin, ${binned}` },
         ]}

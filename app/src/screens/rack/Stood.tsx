@@ -41,6 +41,17 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
       const id = addBoard(board, null, [parentOf(record, 'copy', record.from)]);
       onDone({ words: `${called} was copied, for nobody yet.`, back: () => void removeBoard(id) });
     },
+    model: () => {
+      const now = record.model !== true;
+      edit(record.id, now ? 'a model of the shop' : 'no model', ({ model: _was, ...rest }) =>
+        now ? { ...rest, model: true } : rest,
+      );
+      onDone({
+        words: now ? `${called} is a model of the shop.` : `${called} is no model any more.`,
+        back: () => undo(record.id),
+      });
+    },
+    kin: () => void navigate(`/family?board=${record.id}`),
     archive: () => {
       const away = record.archived !== true;
       edit(record.id, away ? 'put away' : 'back on the wall', ({ archived: _was, ...rest }) =>
@@ -109,6 +120,8 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
                     { key: 'rename', label: 'Rename' },
                     { key: 'copy', label: 'Copy' },
                     { key: 'sizes', label: 'Its sizes' },
+                    { key: 'kin', label: 'Its family' },
+                    { key: 'model', label: record.model ? 'No model any more' : 'A model of the shop' },
                     { key: 'archive', label: record.archived ? 'Back on the wall' : 'Put away' },
                     { key: 'remove', label: 'Take off the rack' },
                   ],

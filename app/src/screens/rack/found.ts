@@ -7,7 +7,7 @@ export const litresOf = ({ board }: BoardRecord): number => measuresFor(board).v
 
 export type Order = 'length' | 'litres' | 'rider' | 'date';
 /** Which boards of the shed the wall shows. */
-export type Which = Family | 'all' | 'archived' | 'bin';
+export type Which = Family | 'all' | 'orders' | 'models' | 'archived' | 'bin';
 
 interface Asked {
   filters: readonly Filter[];
@@ -33,11 +33,14 @@ export function found(
     rider: (a, b) => name(a).localeCompare(name(b)),
     date: (a, b) => Date.parse(b.updatedAt) - Date.parse(a.updatedAt),
   };
-  const kind = (record: BoardRecord) =>
-    family === 'bin' ||
-    (family === 'archived'
-      ? record.archived === true
-      : record.archived !== true && (family === 'all' || record.board.family === family));
+  const kind = (record: BoardRecord) => {
+    if (family === 'bin') return true;
+    if (family === 'archived') return record.archived === true;
+    if (record.archived) return false;
+    if (family === 'models') return record.model === true;
+    if (family === 'orders') return record.model !== true;
+    return family === 'all' || record.board.family === family;
+  };
   return answering(Object.values(records).filter(kind), filters, { riders, litresOf }).sort(
     (a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id),
   );

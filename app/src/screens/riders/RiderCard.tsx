@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { changeWords } from '@june-tide/core/measure';
-import { madeFor, type MadeFor, writeRiderSheet } from '@june-tide/core/record';
+import { judgedChanges, madeFor, type MadeFor, ridesOf, writeRiderSheet } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
@@ -16,7 +16,7 @@ import { dayOf } from '../../store/today.ts';
 
 import { QuiverLines } from './QuiverLines.tsx';
 
-const WeightChart = lazy(() => import('./WeightChart.tsx'));
+const OverTime = lazy(() => import('./OverTime.tsx'));
 /** The longest of a rider's boards stands so tall. */
 const STANDING = 120;
 
@@ -32,6 +32,9 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const navigate = useNavigate();
   const made = useMemo(() => madeFor(rider, records, dayOf), [rider, records]);
+  const style = useLengthStyle();
+  const rides = useMemo(() => ridesOf(rider.id, Object.values(records)), [rider.id, records]);
+  const helped = useMemo(() => judgedChanges(rider.id, Object.values(records), style), [rider.id, records, style]);
   const kept = useMemo(() => made.map(({ record }) => record), [made]);
   const scale = STANDING / Math.max(1, ...made.map(({ record }) => record.board.length_mm));
   return (
@@ -83,8 +86,8 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
         </div>
         <div>
           {made.length > 1 && <QuiverLines rider={rider} records={kept} />}
-          <h3>Weight</h3>
-          {rider.weights.length < 2 ? (
+          <h3>Over time</h3>
+          {rider.weights.length + made.length + rides.length < 2 ? (
             <p className="quiet">
               {rider.weights.length === 1
                 ? `Weighed once, ${dateWords(rider.weights[0].on)}. A body changes and the board gets the blame: weigh again with the next board.`
@@ -92,14 +95,40 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
             </p>
           ) : (
             <Suspense fallback={<p className="quiet">Drawing.</p>}>
-              <WeightChart weights={rider.weights} unit={massUnit} />
+              <OverTime weights={rider.weights} unit={massUnit} made={made} rides={rides} />
             </Suspense>
           )}
+          {helped.length > 0 && <Helped judged={helped} />}
         </div>
       </div>
     </>
   );
 }
+
+/** Which change helped, and which did not: what the next board is drawn by. */
+function Helped({ judged }: { judged: ReturnType<typeof judgedChanges> }) {
+  return (
+    <section aria-label="Which change helped">
+      <h3>Which change helped</h3>
+      <ul className="plain-list">
+        {judged.slice(0, MOST_HELPED).map(({ record, no, words, felt, on }) => (
+          <li key={`${record.id} ${no} ${felt}`}>
+            <b className={`felt ${felt}`}>{felt}</b> <BuiltText text={words} />{' '}
+            <span className="quiet">
+              <Link to={`/bay/${record.id}/ride`}>
+                {record.board.name} {record.number}
+              </Link>
+              , version {no}, {dateWords(on)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** So many judged changes are told. */
+const MOST_HELPED = 8;
 
 function Made({ made: { record, before, mass_kg }, scale }: { made: MadeFor; scale: number }) {
   const style = useLengthStyle();

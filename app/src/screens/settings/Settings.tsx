@@ -6,6 +6,7 @@ import { ShopChoices } from '../../parts/ShopChoices.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { changeSettings, useShed } from '../../store/shed.ts';
 import { boardsChanged } from './effect.ts';
+import { House } from './House.tsx';
 import { Sample } from './Sample.tsx';
 
 const QUESTIONS = Object.keys(SCHOOLS) as SchoolQuestion[];
@@ -64,6 +65,7 @@ export function Settings() {
             />
           </div>
           <Sample />
+          <House />
           <p className="quiet">
             They change what is written, never the board. Riders and boards stay in this browser and in the files you
             save from it.

@@ -102,6 +102,11 @@ export function OrderBench() {
           </span>
         </div>
       )}
+      {record.makersNo !== undefined && (
+        <p className="quiet below-2" data-testid="makers-no">
+          The shop’s no. {record.makersNo}
+        </p>
+      )}
       <p className="sentence above-8 below-8" data-testid="standing">
         {standingWords(stands, due)}
       </p>

@@ -29,6 +29,17 @@ export function PagePreview({ page, words }: { page: OnePage; words: string }) {
           .join('')}
         fill="#000"
       />
+      {page.pictures?.map(({ png, x_mm, y_mm, width_mm: wide, height_mm: high }, i) => (
+        <image
+          key={i}
+          href={png}
+          x={x_mm}
+          y={y(y_mm) - high}
+          width={wide}
+          height={high}
+          preserveAspectRatio="xMinYMax meet"
+        />
+      ))}
       {page.texts.map(({ text, x_mm, y_mm, size_mm, anchor, strong }, i) => (
         <text
           key={i}

@@ -5,6 +5,7 @@ import type { BoardRecord } from '@june-tide/core/record';
 import { dayWords } from '../../../parts/days.ts';
 import { ticketExtras } from './ticketExtras.ts';
 
+const house = { name: 'The shed', address: 'Skarn Point' };
 const shelf = usualShelf();
 const plain: BoardRecord = {
   id: 'b',
@@ -18,7 +19,7 @@ const plain: BoardRecord = {
 
 describe('what the ticket says of an order', () => {
   it('is only its id and number while nothing is settled', () => {
-    expect(ticketExtras(plain, shelf, USUAL_WORKSHOP)).toEqual({ id: 'b', number: 118 });
+    expect(ticketExtras(plain, shelf, USUAL_WORKSHOP, house)).toEqual({ shop: house, id: 'b', number: 118 });
   });
 
   it('is blank, glass, weight, colours and day as they are settled', () => {
@@ -30,7 +31,7 @@ describe('what the ticket says of an order', () => {
       colours: 'clear',
       brief: { waves, purpose: '', mustHaves: '', dueOn: '2026-12-11' },
     };
-    const extras = ticketExtras(settled, shelf, USUAL_WORKSHOP);
+    const extras = ticketExtras({ ...settled, makersNo: 41 }, shelf, USUAL_WORKSHOP, house);
     expect(extras).toMatchObject({
       blank: "6'8 standard, PU",
       glass: '4+4/4 oz, polyester, sanded',
@@ -43,7 +44,7 @@ describe('what the ticket says of an order', () => {
   it('has no weight for glass that cannot be laid', () => {
     const eps = shelf.find(({ foam }) => foam === 'eps2')!;
     expect(
-      ticketExtras({ ...plain, blankId: eps.id, glass: USUAL_SCHEDULE }, shelf, USUAL_WORKSHOP).weight,
+      ticketExtras({ ...plain, blankId: eps.id, glass: USUAL_SCHEDULE }, shelf, USUAL_WORKSHOP, house).weight,
     ).toBeUndefined();
   });
 });

@@ -37,7 +37,7 @@ export function usePaper(
   button: MakeButton,
 ): { paperButton: PaperButton; goes: ReactNode; onePage: Paper; extras: TicketExtras } {
   const { record, shape, rider, target } = useBay();
-  const { printer, workshop } = useShed((shed) => shed.settings);
+  const { printer, workshop, house } = useShed((shed) => shed.settings);
   const shelf = useShed((shed) => shed.shelf);
   const style = useLengthStyle();
   const [to, setTo] = useState<Goes>('save');
@@ -46,7 +46,7 @@ export function usePaper(
   const extras = {
     ...(rider ? { riderName: rider.name } : {}),
     ...(target ? { target: `aim ${formatLitres(target.low_L)} to ${formatLitres(target.high_L)}` } : {}),
-    ...ticketExtras(record, shelf, workshop),
+    ...ticketExtras(record, shelf, workshop, house),
   };
   const paperButton: PaperButton = (what, words, file, which, choices = { bands: record.bands }, primary = false) =>
     button(
