@@ -91,7 +91,9 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await expect(headline).toContainText('19 1/2');
   await expect(page.getByRole('region', { name: 'Ticket' })).not.toContainText('Maren');
   await step(page, 'Ride');
-  await expect(page.getByTestId('comes-from')).toContainText(/^Branched from Slack Water \d+, version 4\.$/);
+  await expect(page.getByTestId('comes-from')).toContainText(
+    /^Branched from Slack Water \d+, version 4\. The family tree\.$/,
+  );
 
   // A copy is for nobody yet, and names what it is of.
   await page.goto('/');

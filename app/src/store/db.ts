@@ -2,6 +2,7 @@ import Dexie, { type EntityTable } from 'dexie';
 import { type Blank, usualShelf } from '@june-tide/core/make';
 import type { BoardRecord, Settings } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
+import type { Checked } from './checked.ts';
 import type { Photo } from './photos.ts';
 
 export interface Shed {
@@ -10,6 +11,7 @@ export interface Shed {
   settings: EntityTable<Settings, 'id'>;
   blanks: EntityTable<Blank, 'id'>;
   photos: EntityTable<Photo, 'id'>;
+  checked: EntityTable<Checked, 'id'>;
 }
 
 /** The browser's own store. Named one-step versions: never edit an old one, add the next. */
@@ -21,3 +23,5 @@ db.version(2)
   .upgrade((move) => move.table('blanks').bulkPut(usualShelf()));
 /** Pictures of rides and of damage, apart from the boards they are of. */
 db.version(3).stores({ photos: 'id, boardId' });
+/** What was found of records when they were last read: nothing that could not be found again. */
+db.version(4).stores({ checked: 'id' });

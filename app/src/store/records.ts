@@ -1,6 +1,7 @@
 import type { Board } from '@june-tide/core/document';
 import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
+import { forgetChecked, noteChecked } from './checked.ts';
 import { db } from './db.ts';
 import { dropPhotosOf } from './photos.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
@@ -26,6 +27,7 @@ function keep(record: BoardRecord, patient = false): void {
     `board:${record.id}`,
     async () => {
       await db.boards.put(record);
+      if (!patient) await noteChecked(record);
       tellTabs({ kind: 'board', record });
     },
     patient,
@@ -186,6 +188,7 @@ export function throwAway(id: string): void {
   queue.put(`board:${id}`, async () => {
     await db.boards.delete(id);
     await dropPhotosOf(id);
+    await forgetChecked(id);
     tellTabs({ kind: 'boardGone', id });
   });
 }

@@ -1,7 +1,7 @@
 import { blankSchema, usualShelf } from '@june-tide/core/make';
-import { boardRecordFrom, USUAL_SETTINGS } from '@june-tide/core/record';
+import { USUAL_SETTINGS } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
-import { boardFrom } from '@june-tide/core/shape';
+import { checkAtLeisure, loadChecked, recordFrom, whenIdle } from './checked.ts';
 import { db } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
 import { takeRider, takeRiderGone } from './riders.ts';
@@ -12,6 +12,7 @@ import { onTabMessage, type TabMessage } from './tabs.ts';
 import { today } from './today.ts';
 
 /** The shed: opened here, changed in its parts. */
+export { litresOf } from './checked.ts';
 export * from './layouts.ts';
 export { keepPhoto, photoAddress } from './photos.ts';
 export * from './records.ts';
@@ -56,25 +57,32 @@ export async function loadShed(): Promise<void> {
   try {
     await fillNewShed();
     const blanks = readRows(await db.blanks.toArray(), (row) => blankSchema.safeParse(row).data);
-    const boards = readRows(await db.boards.toArray(), boardRecordFrom);
+    await loadChecked();
+    const boards = readRows(await db.boards.toArray(), recordFrom);
     const riders = readRows(await db.riders.toArray(), (row) => riderSchema.safeParse(row).data);
-    const built = boards.good.filter(({ board }) => boardFrom(board).ok);
     takeSettings(await db.settings.get('shop'));
     useShed.setState({
       status: 'ready',
-      records: byId(built.filter(({ binnedAt }) => binnedAt === undefined)),
-      bin: byId(built.filter(({ binnedAt }) => binnedAt !== undefined)),
+      records: byId(boards.good.filter(({ binnedAt }) => binnedAt === undefined)),
+      bin: byId(boards.good.filter(({ binnedAt }) => binnedAt !== undefined)),
       riders: byId(riders.good),
       shelf: blanks.good,
       unreadable: {
-        boards: boards.unreadable + boards.good.length - built.length,
+        boards: boards.unreadable,
         riders: riders.unreadable,
         blanks: blanks.unreadable,
       },
     });
+    if (typeof requestIdleCallback === 'function') void checkAtLeisure(boards.good, takeUnreadable, whenIdle);
   } catch (error) {
     useShed.setState({ status: 'failed', failure: error instanceof Error ? error.message : String(error) });
   }
+}
+
+/** A board that turned out not to be readable leaves the rack; its row stays where it is. */
+function takeUnreadable(id: string): void {
+  takeRecordGone(id);
+  useShed.setState(({ unreadable }) => ({ unreadable: { ...unreadable, boards: unreadable.boards + 1 } }));
 }
 
 /** Else the tab that saved last would write the old over the new. */

@@ -5,8 +5,7 @@ import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { formatLength, formatLitres } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
-import { measuresFor } from '../../store/derived.ts';
-import { useShed } from '../../store/shed.ts';
+import { litresOf, useShed } from '../../store/shed.ts';
 import { type Laid, type Placed, COLUMN_px, ROW_px } from './layout.ts';
 
 /** The longest board stands so tall. */
@@ -153,10 +152,7 @@ function TreeBoardDrawn({ place: { branch, x, y }, scale, reached, picked, onKey
   const won = record?.versions?.some(({ frozen }) => frozen);
   const rider = record && riderNameOf(record, riders);
   const sizes = record
-    ? [
-        formatLength(record.board.length_mm, style, { feet: true }),
-        formatLitres(measuresFor(record.board).volume_L),
-      ].join(', ')
+    ? [formatLength(record.board.length_mm, style, { feet: true }), formatLitres(litresOf(record))].join(', ')
     : 'thrown away';
   const said = [
     rider,

@@ -1,8 +1,7 @@
 import { Link } from 'react-router';
 import { formatLength, formatLitres } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
-import { measuresFor } from '../../store/derived.ts';
-import { useShed } from '../../store/shed.ts';
+import { litresOf, useShed } from '../../store/shed.ts';
 import { riderNameOf } from '../rack/found.ts';
 import { lineWords } from './lineWords.ts';
 import type { Laid } from './layout.ts';
@@ -46,7 +45,7 @@ export function TreeTable({ laid: { placed, lines } }: { laid: Laid }) {
               </td>
               <td>{record && riderNameOf(record, riders)}</td>
               <td className="num">{record && formatLength(record.board.length_mm, style, { feet: true })}</td>
-              <td className="num">{record && formatLitres(measuresFor(record.board).volume_L)}</td>
+              <td className="num">{record && formatLitres(litresOf(record))}</td>
               <td className="num">{record?.versions?.length ?? ''}</td>
               <td className="num">{record && record.rides.length > 0 && record.rides.length}</td>
             </tr>

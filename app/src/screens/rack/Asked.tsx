@@ -14,8 +14,8 @@ import { formatLitres } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { measuresFor } from '../../store/derived.ts';
-import { useShed } from '../../store/shed.ts';
-import { litresOf, riderNameOf } from './found.ts';
+import { litresOf, useShed } from '../../store/shed.ts';
+import { riderNameOf } from './found.ts';
 
 interface AskedProps {
   filters: readonly Filter[];

@@ -1,9 +1,7 @@
 import type { Family } from '@june-tide/core/document';
 import { answering, type BoardRecord, type Filter } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
-import { measuresFor } from '../../store/derived.ts';
-
-export const litresOf = ({ board }: BoardRecord): number => measuresFor(board).volume_L;
+import { litresOf } from '../../store/shed.ts';
 
 export type Order = 'length' | 'litres' | 'rider' | 'date';
 /** Which boards of the shed the wall shows. */

@@ -87,13 +87,14 @@ export function RiderCard({ rider, onChange, onRemove }: RiderCardProps) {
         <div>
           {made.length > 1 && <QuiverLines rider={rider} records={kept} />}
           <h3>Over time</h3>
-          {rider.weights.length + made.length + rides.length < 2 ? (
-            <p className="quiet">
+          {rider.weights.length < 2 && (
+            <p className="quiet above-0 below-2">
               {rider.weights.length === 1
                 ? `Weighed once, ${dateWords(rider.weights[0].on)}. A body changes and the board gets the blame: weigh again with the next board.`
                 : 'Never weighed with a date.'}
             </p>
-          ) : (
+          )}
+          {rider.weights.length + made.length + rides.length > 1 && (
             <Suspense fallback={<p className="quiet">Drawing.</p>}>
               <OverTime weights={rider.weights} unit={massUnit} made={made} rides={rides} />
             </Suspense>

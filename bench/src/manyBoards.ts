@@ -1,0 +1,160 @@
+// npm run bench:many: a shed of many boards, each with ten versions and twenty rides, opened in Chromium on the built app. How long
+// the first view takes, a question, an order, the tree, and how each grows with the shed.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+
+const PORT = 4194;
+const COUNTS = process.env.BENCH_MANY?.split(',').map(Number) ?? [500, 1000, 2000];
+const VERSIONS = 10;
+const RIDES = 20;
+
+interface Stored {
+  id: string;
+  versions?: { board: { outline: { width_mm: number } } }[] | undefined;
+  rides: object[];
+}
+
+/** Fills the browser's own store from the demo's board with a past: every board another width, with all it remembers. */
+async function fill(page: Page, count: number): Promise<void> {
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByRole('listitem').first().waitFor();
+  await page.waitForTimeout(1500);
+  await page.evaluate(
+    async ({ count, versions, rides }) => {
+      const asked = <T>(request: IDBRequest<T>) =>
+        new Promise<T>((done, fail) => {
+          request.onsuccess = () => done(request.result);
+          request.onerror = () => fail(new Error('store'));
+        });
+      const db = await asked(indexedDB.open('june-tide'));
+      const penny = await asked<Stored>(db.transaction('boards').objectStore('boards').get('skarn-penny-2'));
+      for (let from = 0; from < count; from += 100) {
+        const all = db.transaction('boards', 'readwrite');
+        const store = all.objectStore('boards');
+        for (let i = from; i < Math.min(count, from + 100); i++) {
+          const record = structuredClone(penny) as Stored & Record<string, unknown>;
+          const past = record.versions!;
+          const wider = (i % 80) / 10;
+          record.id = `many-${i}`;
+          record.number = 1000 + i;
+          record.riderId = ['ana', 'kit', 'maren', 'petra'][i % 4];
+          record.createdAt = new Date(Date.UTC(2016, 0, 1) + i * 36e5 * 40).toISOString();
+          record.versions = Array.from({ length: versions }, (_, k) => {
+            const version = structuredClone(past[k % past.length]);
+            version.board.outline.width_mm += wider + k / 10;
+            return { ...version, id: `many-${i}-v${k + 1}`, no: k + 1, from: k === 0 ? undefined : `many-${i}-v${k}` };
+          }) as Stored['versions'];
+          record.from = `many-${i}-v${versions}`;
+          record.board = structuredClone(record.versions!.at(-1)!.board);
+          record.rides = Array.from({ length: rides }, (_, k) => ({
+            ...record.rides[k % record.rides.length],
+            version: `many-${i}-v${(k % versions) + 1}`,
+          }));
+          if (i % 3 > 0) record.parents = [{ kind: 'next', id: `many-${i - 1}`, name: `Penny Step ${999 + i}` }];
+          store.put(record);
+        }
+        await new Promise((done) => (all.oncomplete = done));
+      }
+      db.close();
+    },
+    { count, versions: VERSIONS, rides: RIDES },
+  );
+}
+
+/** Milliseconds of the page's clock until something it does is seen. */
+async function until(act: () => Promise<unknown>, seen: () => Promise<unknown>): Promise<number> {
+  const from = performance.now();
+  await act();
+  await seen();
+  return performance.now() - from;
+}
+
+async function measured(count: number): Promise<Record<string, number>> {
+  const dir = mkdtempSync(join(tmpdir(), 'june-many-'));
+  const context = await chromium.launchPersistentContext(dir, {
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+    viewport: { width: 1280, height: 800 },
+  });
+  // Names that the compiler of this script keeps are not known to the page.
+  await context.addInitScript({ content: 'globalThis.__name = (named) => named;' });
+  const page = await context.newPage();
+  await fill(page, count);
+  const heading = () =>
+    page.getByText(new RegExp(`^${count + 10} boards at one true scale`)).waitFor({ timeout: 120_000 });
+  const out: Record<string, number> = {};
+  const open = () => until(() => page.goto(`http://localhost:${PORT}/`), heading);
+  out['first view, nothing known of it'] = await open();
+  // What is found of each board is noted at leisure.
+  const noted = () =>
+    page.evaluate(
+      () =>
+        new Promise<number>((done) => {
+          const opened = indexedDB.open('june-tide');
+          opened.onsuccess = () => {
+            const counted = opened.result.transaction('checked').objectStore('checked').count();
+            counted.onsuccess = () => {
+              opened.result.close();
+              done(counted.result);
+            };
+          };
+        }),
+    );
+  const from = performance.now();
+  while ((await noted()) < count) await page.waitForTimeout(500);
+  out['then noted at leisure'] = performance.now() - from;
+  out['first view'] = await open();
+  await page.waitForTimeout(6000);
+  const ask = page.getByLabel(/^Ask the shed/);
+  const answered = (pattern: RegExp) => () =>
+    page.getByTestId('question').filter({ hasText: pattern }).waitFor({ timeout: 120_000 });
+  out['a question'] = await until(() => ask.fill('back-footed, steep, came back well'), answered(/steep/));
+  out['two words'] = await until(() => ask.fill('lively harbour'), answered(/harbour/));
+  out['litres asked'] = await until(() => ask.fill('over 29.8 litres'), answered(/litres|29\.8/));
+  await ask.fill('');
+  await heading();
+  out['order by litres'] = await until(
+    () => page.getByText('Litres', { exact: true }).first().click(),
+    () => page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)))),
+  );
+  out['the tree'] = await until(
+    () => page.getByRole('link', { name: 'Family', exact: true }).click(),
+    () => page.getByRole('group', { name: 'The family tree, drawn' }).waitFor({ timeout: 120_000 }),
+  );
+  await page.goBack();
+  out['a board opened'] = await until(
+    () =>
+      page
+        .getByRole('link', { name: /^Open / })
+        .first()
+        .click(),
+    () => page.getByRole('slider', { name: 'Hook on the tape' }).waitFor({ timeout: 120_000 }),
+  );
+  await context.close();
+  rmSync(dir, { recursive: true, force: true });
+  return out;
+}
+
+const server = spawn(process.execPath, ['server/dist/main.mjs'], {
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: 'ignore',
+});
+try {
+  await new Promise((done) => setTimeout(done, 1500));
+  const all: [number, Record<string, number>][] = [];
+  for (const count of COUNTS) all.push([count, await measured(count)]);
+  for (const what of Object.keys(all[0][1])) {
+    const figures = all.map(([count, out]) => `${count}: ${out[what].toFixed(0)} ms`).join(', ');
+    const [[few, first], [many, last]] = [all[0], all.at(-1)!];
+    const grows =
+      all.length > 1
+        ? `; ${(last[what] / first[what]).toFixed(1)} times for ${(many / few).toFixed(1)} times the boards`
+        : '';
+    console.log(`${what}: ${figures}${grows}`);
+  }
+} finally {
+  server.kill();
+}
