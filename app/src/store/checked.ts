@@ -1,19 +1,7 @@
 import { type BoardRecord, boardRecordFrom } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
-import { db } from './db.ts';
+import { type Checked, db } from './db.ts';
 import { measuresFor } from './derived.ts';
-
-/**
- * What was found of a record when it was read and built the last time. Reading and building thousands of boards takes seconds; so
- * each is done when it changes, and once more at leisure after every opening.
- */
-export interface Checked {
-  id: string;
-  updatedAt: string;
-  /** The program it was found by: another one reads and measures anew. */
-  by: string;
-  volume_L: number;
-}
 
 declare const __CORE__: string | undefined;
 

@@ -2,8 +2,25 @@ import Dexie, { type EntityTable } from 'dexie';
 import { type Blank, usualShelf } from '@june-tide/core/make';
 import type { BoardRecord, Settings } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
-import type { Checked } from './checked.ts';
-import type { Photo } from './photos.ts';
+
+/** A picture of a ride or of damage: small, and with nothing in it but the picture. */
+export interface Photo {
+  id: string;
+  boardId: string;
+  jpeg: Blob;
+}
+
+/**
+ * What was found of a record when it was read and built the last time. Reading and building thousands of boards takes seconds; so
+ * each is done when it changes, and once more at leisure after every opening.
+ */
+export interface Checked {
+  id: string;
+  updatedAt: string;
+  /** The program it was found by: another one reads and measures anew. */
+  by: string;
+  volume_L: number;
+}
 
 export interface Shed {
   boards: EntityTable<BoardRecord, 'id'>;

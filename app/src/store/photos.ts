@@ -1,12 +1,5 @@
-import { db } from './db.ts';
+import { db, type Photo } from './db.ts';
 import { type EditResult, queue, refused } from './shedState.ts';
-
-/** A picture of a ride or of damage: small, and with nothing in it but the picture. */
-export interface Photo {
-  id: string;
-  boardId: string;
-  jpeg: Blob;
-}
 
 /** The longer side of a kept picture, px, and how finely it is written. */
 const LONGEST_px = 1280;

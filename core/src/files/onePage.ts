@@ -34,7 +34,7 @@ export interface OnePage {
   pictures?: PagePicture[];
 }
 
-export interface PagePicture {
+interface PagePicture {
   png: string;
   x_mm: number;
   y_mm: number;

@@ -3,10 +3,10 @@ import { daySchema } from '../make/workingDays.ts';
 import { STANCES, STEEPNESSES, WAVE_POWERS, WAVE_SIZES } from '../rider/rider.ts';
 
 /** Whether it went better than the board before: never a score. */
-export const FELT = ['better', 'same', 'worse'] as const;
+const FELT = ['better', 'same', 'worse'] as const;
 export type Felt = (typeof FELT)[number];
 
-export const WINDS = ['none', 'offshore', 'cross', 'onshore'] as const;
+const WINDS = ['none', 'offshore', 'cross', 'onshore'] as const;
 export type Wind = (typeof WINDS)[number];
 
 /** So many photos one ride can have; each is kept small, apart from the record. */
