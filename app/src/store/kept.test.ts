@@ -5,6 +5,7 @@ import { modelNamed } from '@june-tide/core/models';
 import { boardRecordSchema, MOST_RIDES, type Settings, settingsSchema } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { onDisk } from '../testing/onDisk.ts';
+import { checkAtLeisure } from './checked.ts';
 import { db } from './db.ts';
 import { queue } from './shedState.ts';
 import {
@@ -15,6 +16,7 @@ import {
   edit,
   editBoard,
   keepRider,
+  litresOf,
   loadShed,
   putBack,
   removeBoard,
@@ -32,7 +34,7 @@ const stored = async () => (await db.settings.get('shop')) as unknown as Record<
 
 beforeEach(async () => {
   await settle();
-  await Promise.all([db.boards, db.riders, db.settings, db.blanks].map((table) => table.clear()));
+  await Promise.all([db.boards, db.riders, db.settings, db.blanks, db.checked].map((table) => table.clear()));
   useShed.setState({ histories: {} });
   await loadShed();
 });
@@ -94,6 +96,58 @@ describe('what its reader would refuse is never written', () => {
     expect(changeShelf({ put: [{ ...usualShelf()[0], width_mm: 5 }] }).ok).toBe(false);
     expect(state().shelf).toHaveLength(30);
     await allReadable();
+  });
+});
+
+describe('what was found of a record', () => {
+  const found = async () => new Map((await db.checked.toArray()).map((row) => [row.id, row]));
+  const at = () => Promise.resolve();
+
+  it('is noted when it is saved, and forgotten when it is thrown away', async () => {
+    const id = addBoard(model, null);
+    await settle();
+    const first = (await found()).get(id)!;
+    expect(first.volume_L).toBeCloseTo(litresOf(state().records[id]), 9);
+    editBoard(id, 'thicker', (board) => ({
+      ...board,
+      foil: { ...board.foil, thickness_mm: board.foil.thickness_mm + 6 },
+    }));
+    await settle();
+    expect((await found()).get(id)!.volume_L).toBeGreaterThan(first.volume_L + 1);
+    expect(litresOf(state().records[id])).toBe((await found()).get(id)!.volume_L);
+    removeBoard(id);
+    throwAway(id);
+    await settle();
+    expect((await found()).has(id)).toBe(false);
+  });
+
+  it('is believed for the very state it was found of and for no other', async () => {
+    const id = addBoard(model, null);
+    await settle();
+    const row = (await found()).get(id)!;
+    await db.checked.put({ ...row, volume_L: 99 });
+    await loadShed();
+    expect(litresOf(state().records[id])).toBe(99);
+    await db.checked.put({ ...row, volume_L: 99, updatedAt: '2020-01-01T00:00:00.000Z' });
+    await loadShed();
+    expect(litresOf(state().records[id])).toBeCloseTo(row.volume_L, 9);
+    await db.checked.put({ ...row, volume_L: 99, by: 'another core' });
+    await loadShed();
+    expect(litresOf(state().records[id])).toBeCloseTo(row.volume_L, 9);
+  });
+
+  it('does not hide for long that a record is spoilt: all are read whole at leisure', async () => {
+    const id = addBoard(model, null);
+    await settle();
+    const record = (await db.boards.get(id))!;
+    await db.boards.put({ ...record, number: 'spoilt' } as never);
+    await loadShed();
+    expect(state().records[id]).toBeDefined();
+    const wrong: string[] = [];
+    await checkAtLeisure(Object.values(state().records), (bad) => wrong.push(bad), at);
+    expect(wrong).toEqual([id]);
+    expect((await found()).has(id)).toBe(false);
+    expect((await found()).size).toBe(Object.keys(state().records).length - 1);
   });
 });
 

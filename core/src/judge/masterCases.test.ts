@@ -203,6 +203,21 @@ describe('a quiver', () => {
     expect(quiverOf(owned('Kettle', 'Gannet'), rider, USUAL_SCHOOLS).same).toEqual([]);
   });
 
+  it('is drawn against every kind of waves, and asked for those of a trip alone', () => {
+    const boards = owned('Kettle', 'Gannet');
+    const { map, gaps } = quiverOf(boards, rider, USUAL_SCHOOLS);
+    expect(map).toHaveLength(12);
+    expect(map.filter(({ goes, beyond }) => goes.length === 0 && !beyond).map(({ sea }) => sea)).toEqual(gaps);
+    const heavy = map.find(({ sea }) => sea.size === 'overhead' && sea.power === 'powerful')!;
+    expect(heavy.goes).toEqual(['Gannet']);
+    const { best } = quiverOf(boards, rider, USUAL_SCHOOLS, [heavy.sea]);
+    expect(best).toEqual({ names: ['Gannet'], goes: 1, of: 1 });
+    const learner: Rider = { ...rider, ability: 'novice' };
+    const beyond = quiverOf(boards, learner, USUAL_SCHOOLS).map.filter((cell) => cell.beyond);
+    expect(beyond.length).toBeGreaterThan(0);
+    expect(beyond.every(({ goes }) => goes.length === 0)).toBe(true);
+  });
+
   it('leaves out waves that are beyond the rider, and stands with no board at all', () => {
     const learner: Rider = { ...rider, ability: 'novice' };
     const { best, gaps } = quiverOf(owned('Lamplight'), learner, USUAL_SCHOOLS);

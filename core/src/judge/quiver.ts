@@ -57,13 +57,14 @@ export function quiverOf(boards: readonly Owned[], rider: Rider, schools: School
   const asked = within.filter(({ sea }) => trip.length === 0 || trip.some((other) => same(other, sea)));
   const covered = (...of: number[]) => asked.filter(({ i }) => of.some((b) => goes[b][i])).length;
   let best: Quiver['best'] = { names: [], goes: 0, of: asked.length };
-  boards.forEach((board, a) => {
-    const alone = covered(a);
-    if (alone > best.goes) best = { names: [board.name], goes: alone, of: asked.length };
-    for (let b = a + 1; b < boards.length; b++) {
-      const both = covered(a, b);
-      if (both > best.goes) best = { names: [board.name, boards[b].name], goes: both, of: asked.length };
-    }
+  const better = (...of: number[]): void => {
+    const count = covered(...of);
+    if (count > best.goes) best = { names: of.map((b) => boards[b].name), goes: count, of: asked.length };
+  };
+  // One board before two: a second that adds nothing is left at home.
+  boards.forEach((_, a) => better(a));
+  boards.forEach((_, a) => {
+    for (let b = a + 1; b < boards.length; b++) better(a, b);
   });
   const alikes: Quiver['same'] = [];
   boards.forEach((board, a) => {

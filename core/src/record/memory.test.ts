@@ -17,6 +17,7 @@ import { INCH_mm } from '../units/length.ts';
 import { answering, answersOf, type Filter, filtersFrom, questionSentence } from './ask.ts';
 import { withTrialChosen, withTrialDealt } from './blind.ts';
 import { boardsToCsv } from './boardsCsv.ts';
+import { judgedChanges, ridesOf } from './helped.ts';
 import { boardsOf, familyTree, withRelatives } from './familyTree.ts';
 import {
   boxesApart,
@@ -328,6 +329,33 @@ describe('a board softened', () => {
     );
     expect(more.volume_L).toBeGreaterThan(light.volume_L + 3);
     expect(softenedFor(slack, 'performanceShortboard', { ...rider, mass_kg: 45 }).litres).toBeUndefined();
+  });
+});
+
+describe('which change helped a rider', () => {
+  it('is each version against the one it was drawn from, by their own rides', () => {
+    const wider = { ...slack, outline: { ...slack.outline, width_mm: slack.outline.width_mm + INCH_mm / 4 } };
+    const one = versionMade(recordOf('a', { riderId: 'ana' }), making('v1'));
+    const two = versionMade({ ...one, board: wider }, making('v2'));
+    const ridden = (more: Partial<Ride>): Ride => ({ on: day(5), waves: '', words: '', version: 'v2', ...more });
+    const record = {
+      ...two,
+      rides: [
+        ridden({ on: day(9), felt: 'worse', riderId: 'kit' }),
+        ridden({ on: day(8), felt: 'better' }),
+        ridden({ on: day(7), felt: 'better', riderId: 'ana' }),
+        // Of the first there is nothing before, and what was the same says nothing.
+        ridden({ on: day(6), felt: 'worse', version: 'v1' }),
+        ridden({ on: day(5), felt: 'same' }),
+        ridden({ on: day(4), felt: 'worse', rider: 'a guest' }),
+      ],
+    };
+    const style = { kind: 'fraction', denominator: 16 } as const;
+    const judged = (id: string) =>
+      judgedChanges(id, [record], style).map(({ no, felt, on, words }) => [no, felt, on, words]);
+    expect(judged('ana')).toEqual([[2, 'better', day(8), 'Width 19 1/4 to 19 1/2.']]);
+    expect(judged('kit')).toEqual([[2, 'worse', day(9), 'Width 19 1/4 to 19 1/2.']]);
+    expect(ridesOf('ana', [record]).map(({ ride }) => ride.on)).toEqual([8, 7, 6, 5].map(day));
   });
 });
 

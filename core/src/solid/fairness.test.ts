@@ -18,7 +18,7 @@ const percentile = (values: readonly number[], share: number) =>
   values.toSorted((a, b) => a - b)[Math.floor(share * (values.length - 1))];
 
 describe('the surface along the board', () => {
-  it.each(thinned(models()).map((board) => [board.name, board] as const))(
+  it.each(thinned(models(), 2).map((board) => [board.name, board] as const))(
     'of %s has no crease that was not meant',
     (_name, board) => {
       const jumps = jumpsOf(shapeOf(board));

@@ -122,7 +122,7 @@ function TreeLineDrawn({ from, to, second, word }: { from: Placed; to: Placed; s
       />
       <text
         x={x2 - 4}
-        y={second ? y2 + 26 : y2 - 5}
+        y={second ? y2 + 42 : y2 - 5}
         textAnchor="end"
         fontSize={13}
         className="on-paper"

@@ -31,6 +31,7 @@ describe('the palette', () => {
       'Start a board',
       'A first board, guided',
       'Riders',
+      'Family tree',
       'Line',
       'Shelf',
       'Settings',

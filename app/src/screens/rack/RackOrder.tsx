@@ -29,6 +29,7 @@ export function RackOrder({ order, setOrder, which, setWhich, binned }: RackOrde
         aria-label="Which boards"
         value={which}
         onChange={setWhich}
+        listHeight={420}
         className="fit-132"
         options={[
           { value: 'all', label: 'All families' },

@@ -160,7 +160,7 @@ function Box({ role, fin }: { role: FinBox['role']; fin: FinBox }) {
   const name = ROLE_WORDS[role];
   const slides = box ? slide_mm(box, fin.template.base_mm) : 0;
   return (
-    <div className="row-of-tools above-0">
+    <div className="row-of-tools">
       <span className="fit-76">{name}</span>
       <Select<BoxKind | 'none'>
         aria-label={`Box of the ${name.toLowerCase()}`}
