@@ -283,6 +283,34 @@ test('an order makes a version and has the shop’s number; name, address and pi
   expect(ticket.bytes.includes('/Subtype /Image')).toBe(true);
 });
 
+test('a size and a copy for another rider stand in the tree, and a board file has nothing of any rider', async ({
+  page,
+}) => {
+  await page.goto('/sizes/skarn-penny-2');
+  await page.getByRole('button', { name: 'Put it on the rack' }).first().click();
+  await page.goto('/bay/skarn-penny-2/ride');
+  const ride = page.getByRole('region', { name: 'Ride', exact: true });
+  // Branched from the winner: as it, and for somebody else.
+  await ride.getByRole('button', { name: 'Branch from version 7' }).click();
+  await expect(page.getByRole('heading', { name: /Penny Step \d/ })).not.toContainText('Penny Step 2');
+  await step(page, 'Rider');
+  await choose(page, 'Rider of this board', 'Maren');
+  await step(page, 'Ride');
+  await expect(page.getByTestId('as-the-winner')).toHaveText('As the winner, Penny Step 2 version 7.');
+  await page.goto('/family?board=skarn-penny-2');
+  await page.getByRole('radiogroup', { name: 'Seen as' }).getByText('Table').click();
+  const table = page.getByRole('table', { name: 'The family tree as a table' });
+  await expect(table).toContainText('a size of Penny Step 2');
+  await expect(table.getByRole('row', { name: /branched from Penny Step 2/ })).toContainText('Maren');
+
+  await page.goto('/bay/skarn-penny-2/make');
+  const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
+  const text = file.bytes.toString('utf8');
+  for (const theirs of ['Ana', 'Kit', 'Jory', 'Harbour Bar', 'cutback', 'riderId', 'mass_kg', 'rides', 'versions'])
+    expect(text).not.toContain(theirs);
+  expect(JSON.parse(text)).toMatchObject({ format: 'june-tide-board', name: 'Penny Step' });
+});
+
 test('killed in the middle of a change taken, a board is as it was or as it is, and all its rides are there', async ({
   page,
   context,

@@ -13,7 +13,8 @@ const RIDES = 20;
 
 interface Stored {
   id: string;
-  versions?: { board: { outline: { width_mm: number } } }[] | undefined;
+  board: { outline: { width_mm: number } };
+  past: string;
   rides: object[];
 }
 
@@ -36,19 +37,23 @@ async function fill(page: Page, count: number): Promise<void> {
         const store = all.objectStore('boards');
         for (let i = from; i < Math.min(count, from + 100); i++) {
           const record = structuredClone(penny) as Stored & Record<string, unknown>;
-          const past = record.versions!;
+          // As the store has them: the first whole, the others by what was replaced.
+          const past = JSON.parse(record.past) as { board?: { outline: { width_mm: number } } }[];
           const wider = (i % 80) / 10;
           record.id = `many-${i}`;
           record.number = 1000 + i;
           record.riderId = ['ana', 'kit', 'maren', 'petra'][i % 4];
           record.createdAt = new Date(Date.UTC(2016, 0, 1) + i * 36e5 * 40).toISOString();
-          record.versions = Array.from({ length: versions }, (_, k) => {
-            const version = structuredClone(past[k % past.length]);
-            version.board.outline.width_mm += wider + k / 10;
-            return { ...version, id: `many-${i}-v${k + 1}`, no: k + 1, from: k === 0 ? undefined : `many-${i}-v${k}` };
-          }) as Stored['versions'];
+          past[0].board!.outline.width_mm += wider;
+          const packed = Array.from({ length: versions }, (_, k) => ({
+            ...(k < past.length ? past[k] : { ...past[1], replaced: [] }),
+            id: `many-${i}-v${k + 1}`,
+            no: k + 1,
+            from: k === 0 ? undefined : `many-${i}-v${k}`,
+          }));
+          record.past = JSON.stringify(packed);
           record.from = `many-${i}-v${versions}`;
-          record.board = structuredClone(record.versions!.at(-1)!.board);
+          record.board.outline.width_mm += wider;
           record.rides = Array.from({ length: rides }, (_, k) => ({
             ...record.rides[k % record.rides.length],
             version: `many-${i}-v${(k % versions) + 1}`,

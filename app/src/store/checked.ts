@@ -1,4 +1,5 @@
-import { type BoardRecord, boardRecordFrom } from '@june-tide/core/record';
+import { sameData } from '@june-tide/core/document';
+import { type BoardRecord, boardRecordFrom, rowUnpacked, type StoredRecord, unstored } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { type Checked, db } from './db.ts';
 import { measuresFor } from './derived.ts';
@@ -28,14 +29,20 @@ const isRow = (row: unknown): row is { id: string; updatedAt: string } =>
   'updatedAt' in row &&
   typeof row.updatedAt === 'string';
 
+/** Rows that were read as something else than lies there, brought up to today: they are read anew until they are saved. */
+const readAsOther = new Set<string>();
+
 /** A record as it is kept: read and built, unless this very state of it was before. Undefined for what cannot be. */
 export function recordFrom(row: unknown): BoardRecord | undefined {
-  return isRow(row) && holds(row) ? (row as BoardRecord) : wholeFrom(row);
+  return isRow(row) && holds(row) ? unstored(row as StoredRecord) : wholeFrom(row);
 }
 
 function wholeFrom(row: unknown): BoardRecord | undefined {
-  const record = boardRecordFrom(row);
-  return record && boardFrom(record.board).ok ? record : undefined;
+  const raw = rowUnpacked(row);
+  const record = boardRecordFrom(raw);
+  if (!record || !boardFrom(record.board).ok) return undefined;
+  if (!sameData(raw, record)) readAsOther.add(record.id);
+  return record;
 }
 
 /** Litres of a board of the shed: as they were found, or measured now. */
@@ -52,6 +59,7 @@ function found(record: BoardRecord): Checked {
 
 /** Notes what a record is found to be, along with its being saved. */
 export async function noteChecked(record: BoardRecord): Promise<void> {
+  readAsOther.delete(record.id);
   await db.checked.put(found(record));
 }
 
@@ -77,14 +85,23 @@ export async function checkAtLeisure(
   for (const [i, row] of rows.entries()) {
     if (i % AT_ONCE === 0) await leisure();
     const before = holds(row);
-    if (!boardRecordFrom(row)) {
+    if (!readsWhole(row)) {
       await forgetChecked(row.id);
       wrong(row.id);
-    } else if (!before) waiting.push(found(row));
+    } else if (!before && !readAsOther.has(row.id)) waiting.push(found(row));
     if (waiting.length >= WRITTEN_AT_ONCE || i === rows.length - 1) {
       await db.checked.bulkPut(waiting);
       waiting = [];
     }
+  }
+}
+
+function readsWhole(row: BoardRecord): boolean {
+  try {
+    return boardRecordFrom(row) !== undefined;
+  } catch {
+    // Its versions cannot be unpacked.
+    return false;
   }
 }
 

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { type Blank, usualShelf } from '@june-tide/core/make';
-import type { BoardRecord, Settings } from '@june-tide/core/record';
+import { rowPacked, type Settings, type StoredRecord } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 
 /** A picture of a ride or of damage: small, and with nothing in it but the picture. */
@@ -23,7 +23,7 @@ export interface Checked {
 }
 
 export interface Shed {
-  boards: EntityTable<BoardRecord, 'id'>;
+  boards: EntityTable<StoredRecord, 'id'>;
   riders: EntityTable<Rider, 'id'>;
   settings: EntityTable<Settings, 'id'>;
   blanks: EntityTable<Blank, 'id'>;
@@ -42,3 +42,12 @@ db.version(2)
 db.version(3).stores({ photos: 'id, boardId' });
 /** What was found of records when they were last read: nothing that could not be found again. */
 db.version(4).stores({ checked: 'id' });
+/** Versions are packed from here on: rows of before are packed as they lie, whatever board format they are in. */
+db.version(5).upgrade((move) =>
+  move
+    .table('boards')
+    .toCollection()
+    .modify((row: unknown, ref: { value: unknown }) => {
+      ref.value = rowPacked(row);
+    }),
+);

@@ -2,7 +2,14 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { blankSchema, MOST_PRICE_LINES, usualShelf } from '@june-tide/core/make';
 import { modelNamed } from '@june-tide/core/models';
-import { boardRecordSchema, MOST_RIDES, type Settings, settingsSchema } from '@june-tide/core/record';
+import {
+  boardRecordSchema,
+  MOST_RIDES,
+  rowUnpacked,
+  unstored,
+  type Settings,
+  settingsSchema,
+} from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { onDisk } from '../testing/onDisk.ts';
 import { checkAtLeisure } from './checked.ts';
@@ -18,6 +25,7 @@ import {
   keepRider,
   litresOf,
   loadShed,
+  makeVersion,
   putBack,
   removeBoard,
   replaceShelf,
@@ -42,7 +50,7 @@ beforeEach(async () => {
 /** Everything on disk can be read by the schema it is read with. */
 async function allReadable(): Promise<void> {
   await settle();
-  for (const row of await db.boards.toArray()) expect(boardRecordSchema.safeParse(row).success).toBe(true);
+  for (const row of await db.boards.toArray()) expect(boardRecordSchema.safeParse(unstored(row)).success).toBe(true);
   for (const row of await db.riders.toArray()) expect(riderSchema.safeParse(row).success).toBe(true);
   for (const row of await db.blanks.toArray()) expect(blankSchema.safeParse(row).success).toBe(true);
   for (const row of await db.settings.toArray()) expect(settingsSchema.safeParse(row).success).toBe(true);
@@ -134,6 +142,54 @@ describe('what was found of a record', () => {
     await db.checked.put({ ...row, volume_L: 99, by: 'another core' });
     await loadShed();
     expect(litresOf(state().records[id])).toBeCloseTo(row.volume_L, 9);
+  });
+
+  it('is not noted of a row that reads as something else than lies there, until it is saved', async () => {
+    const id = addBoard(model, 'maren');
+    await settle();
+    const { past: _none, ...row } = (await db.boards.get(id))!;
+    // A brief of before there was steepness, chop and rubber.
+    const waves = { size: 'overhead', power: 'weak' };
+    await db.boards.put({ ...row, brief: { waves, purpose: '', mustHaves: '' } } as never);
+    await db.checked.clear();
+    for (let opening = 0; opening < 3; opening++) {
+      await loadShed();
+      await checkAtLeisure(Object.values(state().records), () => expect('wrong').toBe('right'), at);
+      expect(state().records[id].brief?.waves.steepness).toBe('medium');
+    }
+    expect((await found()).has(id)).toBe(false);
+    edit(id, 'for somebody', (record) => ({ ...record, riderId: 'kit' }));
+    await settle();
+    expect((await found()).has(id)).toBe(true);
+    await loadShed();
+    expect(state().records[id].brief?.waves.steepness).toBe('medium');
+  });
+
+  it('holds for versions too, packed as they lie: unpacked when asked for, refused when spoilt', async () => {
+    const id = addBoard(model, null);
+    makeVersion(id, 'the first');
+    editBoard(id, 'wider', (board) => ({
+      ...board,
+      outline: { ...board.outline, width_mm: board.outline.width_mm + 3 },
+    }));
+    makeVersion(id, 'the second');
+    await settle();
+    const { versions } = state().records[id];
+    const row = (await db.boards.get(id))!;
+    expect(row).not.toHaveProperty('versions');
+    await loadShed();
+    expect(state().records[id].versions).toEqual(versions);
+    // As it lay before versions were packed.
+    await db.boards.put(rowUnpacked(row) as never);
+    await db.checked.clear();
+    await loadShed();
+    expect(state().records[id].versions).toEqual(versions);
+    await db.boards.put({ ...row, past: row.past?.slice(0, -9) ?? '' });
+    await db.checked.clear();
+    await loadShed();
+    expect(state().records[id]).toBeUndefined();
+    expect(state().unreadable.boards).toBe(1);
+    expect((await db.boards.get(id))?.past).toBe(row.past?.slice(0, -9));
   });
 
   it('does not hide for long that a record is spoilt: all are read whole at leisure', async () => {

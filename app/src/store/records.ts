@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/core/record';
+import { type BoardRecord, boardRecordSchema, type Parent, stored } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { forgetChecked, noteChecked } from './checked.ts';
 import { db } from './db.ts';
@@ -26,7 +26,7 @@ function keep(record: BoardRecord, patient = false): void {
   queue.put(
     `board:${record.id}`,
     async () => {
-      await db.boards.put(record);
+      await db.boards.put(stored(record));
       if (!patient) await noteChecked(record);
       tellTabs({ kind: 'board', record });
     },

@@ -1,5 +1,5 @@
 import { blankSchema, usualShelf } from '@june-tide/core/make';
-import { USUAL_SETTINGS } from '@june-tide/core/record';
+import { stored, USUAL_SETTINGS } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { checkAtLeisure, loadChecked, recordFrom, whenIdle } from './checked.ts';
 import { db } from './db.ts';
@@ -46,7 +46,7 @@ async function fillNewShed(): Promise<void> {
   const demo = demoRecords(today());
   await db.transaction('rw', db.boards, db.riders, db.settings, db.blanks, async () => {
     await db.riders.bulkPut([...DEMO_RIDERS]);
-    await db.boards.bulkPut(demo);
+    await db.boards.bulkPut(demo.map(stored));
     await db.blanks.bulkPut(usualShelf());
     await db.settings.put(USUAL_SETTINGS);
   });

@@ -50,13 +50,13 @@ function partly(schema: z.ZodType, stored: unknown, usual: unknown): unknown {
   return usual;
 }
 
-/** Are two pieces of plain data the same? */
-function same(a: unknown, b: unknown): boolean {
+/** Are two pieces of plain data the same, whatever the order of their keys? */
+export function sameData(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((entry, i) => same(entry, b[i]));
+  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((entry, i) => sameData(entry, b[i]));
   if (!isPlain(a) || !isPlain(b)) return false;
   const [ours, theirs] = [Object.keys(a), Object.keys(b)];
-  return ours.length === theirs.length && ours.every((key) => Object.hasOwn(b, key) && same(a[key], b[key]));
+  return ours.length === theirs.length && ours.every((key) => Object.hasOwn(b, key) && sameData(a[key], b[key]));
 }
 
 /**
@@ -65,7 +65,7 @@ function same(a: unknown, b: unknown): boolean {
  */
 export function writtenOver(stored: unknown, before: unknown, after: unknown): unknown {
   if (stored === undefined) return after;
-  if (same(before, after)) return stored;
+  if (sameData(before, after)) return stored;
   if (isPlain(stored) && isPlain(before) && isPlain(after)) {
     const out: Record<string, unknown> = { ...stored };
     for (const key of Object.keys(before)) if (!Object.hasOwn(after, key)) delete out[key];

@@ -39,6 +39,7 @@ export {
   WIND_WORDS,
 } from './ask.ts';
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
+export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';
 export { boardsToCsv } from './boardsCsv.ts';
 export {

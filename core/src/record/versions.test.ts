@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { modelNamed } from '../models/models.ts';
 import { boardRecordFrom, type BoardRecord, boardRecordSchema, MOST_VERSIONS } from './record.ts';
+import { rowPacked, rowUnpacked, stored, unstored } from './past.ts';
 import {
   atVersion,
   cutVersion,
@@ -124,5 +125,42 @@ describe('a record of before there were versions', () => {
     expect(versionsOf(read)).toEqual([]);
     expect(versionMade(read, making('first')).versions).toHaveLength(1);
     expect(boardRecordSchema.parse(JSON.parse(JSON.stringify(read)))).toEqual(read);
+  });
+});
+
+describe('versions as they lie in a store', () => {
+  const made = versionMade(
+    wider(versionMade(wider(versionMade(record, making('a')), 3), making('b')), 0.1),
+    making('c'),
+  );
+
+  it('are the same to the last digit when they are unpacked, and packed again to the same text', () => {
+    const row = stored(made);
+    expect(unstored(row)).toEqual(made);
+    expect(stored({ ...unstored(row) }).past).toBe(row.past);
+    expect(rowUnpacked(JSON.parse(JSON.stringify(row)))).toEqual(made);
+    expect(row.past!.length).toBeLessThan(JSON.stringify(made.versions).length / 2);
+    expect(stored(record)).toEqual(record);
+  });
+
+  it('are packed in a row of before, and any other row is left as it is', () => {
+    const before: unknown = JSON.parse(
+      readFileSync(new URL('fixtures/record-with-whole-versions.json', import.meta.url), 'utf8'),
+    );
+    const packed = rowPacked(before);
+    expect(packed).toHaveProperty('past');
+    expect(packed).not.toHaveProperty('versions');
+    expect(rowUnpacked(packed)).toEqual(before);
+    expect(boardRecordFrom(rowUnpacked(packed))?.versions).toHaveLength(3);
+    for (const odd of [undefined, 3, {}, { versions: 'none' }, { versions: [{ id: 'x' }] }])
+      expect(rowPacked(odd)).toBe(odd);
+  });
+
+  it('are refused when their text is spoilt, never read as none', () => {
+    for (const past of ['', '[', '[{"id":"a","replaced":[]}]', '{}', 7]) {
+      const read = rowUnpacked({ ...record, past });
+      expect(boardRecordFrom(read)).toBeUndefined();
+    }
+    expect(() => unstored({ ...record, past: '[' }).versions).toThrow();
   });
 });
