@@ -53,7 +53,8 @@ function partly(schema: z.ZodType, stored: unknown, usual: unknown): unknown {
 /** Are two pieces of plain data the same, whatever the order of their keys? */
 export function sameData(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((entry, i) => sameData(entry, b[i]));
+  if (Array.isArray(a) && Array.isArray(b))
+    return a.length === b.length && a.every((entry, i) => sameData(entry, b[i]));
   if (!isPlain(a) || !isPlain(b)) return false;
   const [ours, theirs] = [Object.keys(a), Object.keys(b)];
   return ours.length === theirs.length && ours.every((key) => Object.hasOwn(b, key) && sameData(a[key], b[key]));
