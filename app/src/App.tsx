@@ -11,6 +11,9 @@ import { antdTheme } from './theme/antd.ts';
 const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) => ({ default: screen })));
 const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: screen }) => ({ default: screen })));
 const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }) => ({ default: screen })));
+const Measured = lazy(() =>
+  import('./screens/measured/Measured.tsx').then(({ Measured: screen }) => ({ default: screen })),
+);
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
 const Family = lazy(() => import('./screens/family/Family.tsx').then(({ Family: screen }) => ({ default: screen })));
@@ -58,6 +61,7 @@ export function App() {
               <Routes>
                 <Route path="/" element={<Rack />} />
                 <Route path="/start" element={<Start />} />
+                <Route path="/measured" element={<Measured />} />
                 <Route path="/riders" element={<Riders />} />
                 <Route path="/riders/:id" element={<Riders />} />
                 <Route path="/sizes/:id" element={<Sizes />} />

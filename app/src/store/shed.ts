@@ -14,7 +14,7 @@ import { today } from './today.ts';
 /** The shed: opened here, changed in its parts. */
 export { litresOf } from './checked.ts';
 export * from './layouts.ts';
-export { keepPhoto, photoAddress } from './photos.ts';
+export { dropPhotosOf, keepPhoto, photoAddress } from './photos.ts';
 export * from './records.ts';
 export * from './riders.ts';
 export * from './settings.ts';

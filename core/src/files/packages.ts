@@ -2,6 +2,9 @@
 export { drawingToDxf, type DxfCurves } from './dxf.ts';
 export { meshToThreeMf } from './threeMf.ts';
 export { boardFromStations, furthestOff, stationsToCsv } from './stationCsv.ts';
+export { boardFromTape, TAPE_READINGS, TAPE_SHEET, type TapeReading, tapeTrouble } from './tapeSheet.ts';
+export { type Residual, type StationsRead } from './stationCsv.ts';
+export { boardsToCsv } from '../record/boardsCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';
 export { zipOf } from './zipOf.ts';

@@ -75,7 +75,7 @@ const NAMES: Readonly<Record<string, keyof ReadRow>> = {
 type Unit = 'mm' | 'cm' | 'in';
 
 /** One row of a table: where it was read, and what. */
-interface ReadRow {
+export interface ReadRow {
   from: StationPlace['from'];
   at_mm: number;
   x_mm?: number;
@@ -86,7 +86,7 @@ interface ReadRow {
 type Measured = 'width_mm' | 'thickness_mm' | 'stringer_mm';
 
 /** How far the board made of a table is off one of its numbers: made less read, mm. */
-interface Residual {
+export interface Residual {
   place: StationPlace;
   of: Measured;
   off_mm: number;
@@ -223,8 +223,11 @@ function nearest(rows: readonly ReadRow[], among: readonly Board[]): Board {
  */
 export function boardFromStations(csv: string, name: string, among: readonly Board[] = models()): StationsRead {
   const read = rowsOf(csv);
-  if (!read.ok) return read;
-  const { rows } = read;
+  return read.ok ? boardFromRows(read.rows, name, among) : read;
+}
+
+/** The way in that a table and what was read with a tape share. */
+export function boardFromRows(rows: readonly ReadRow[], name: string, among: readonly Board[]): StationsRead {
   const board = withReadings({ ...nearest(rows, among), name }, rows);
   const opened = boardFrom(board);
   if (opened.ok) {

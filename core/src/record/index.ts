@@ -41,7 +41,6 @@ export {
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
 export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';
-export { boardsToCsv } from './boardsCsv.ts';
 export {
   boardsOf,
   familyTree,

@@ -5,6 +5,7 @@ import { PARTS } from '../edit/take.ts';
 import { understood } from '../document/kept.ts';
 import { ROCKER_READINGS } from '../measure/rockerReading.ts';
 import { schoolsSchema, USUAL_SCHOOLS } from '../rider/schools.ts';
+import { MOST_PHOTOS } from './ride.ts';
 import { type Paper, PAPERS } from '../make/paper.ts';
 import { USUAL_WORKSHOP, workshopSchema } from '../make/workshop.ts';
 
@@ -55,6 +56,8 @@ const finSetSchema = z.strictObject({
   flex: z.string().max(120),
   /** Who has it; empty where it lies in the drawer. */
   who: z.string().max(80),
+  /** Pictures of it, by id. */
+  photos: z.array(z.string().max(64)).max(MOST_PHOTOS).optional(),
 });
 export type FinSet = z.infer<typeof finSetSchema>;
 

@@ -29,6 +29,7 @@ describe('the palette', () => {
     expect(names('/riders')).toEqual([
       'Rack',
       'Start a board',
+      'Measure a board',
       'A first board, guided',
       'Riders',
       'Family tree',

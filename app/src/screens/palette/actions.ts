@@ -90,6 +90,7 @@ function screens(go: (address: string) => void): Action[] {
   return [
     screen('Rack', '/', 'home all boards'),
     screen('Start a board', '/start', 'new model'),
+    screen('Measure a board', '/measured', 'tape callipers straightedge bring in'),
     { group: 'Screens', name: 'A first board, guided', also: 'tour help learn begin', run: () => go(beginGuide()) },
     screen('Riders', '/riders', 'people'),
     screen('Family tree', '/family', 'parents copies descent'),

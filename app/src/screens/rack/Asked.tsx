@@ -4,7 +4,6 @@ import { FAMILY_WORDS } from '@june-tide/core/document';
 import {
   answersOf,
   type BoardRecord,
-  boardsToCsv,
   FAILURE_WORDS,
   type Filter,
   filterWords,
@@ -104,10 +103,12 @@ function Answers({ found }: { found: readonly BoardRecord[] }) {
         <Button
           onClick={() => {
             const who = named ? (record: BoardRecord) => riderNameOf(record, riders) : undefined;
-            saveFile(
-              boardsToCsv(found, ({ board }) => measuresFor(board), who),
-              'boards.csv',
-              'text/csv',
+            void import('@june-tide/core/files/packages').then(({ boardsToCsv }) =>
+              saveFile(
+                boardsToCsv(found, ({ board }) => measuresFor(board), who),
+                'boards.csv',
+                'text/csv',
+              ),
             );
           }}
         >

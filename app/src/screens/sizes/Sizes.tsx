@@ -231,7 +231,25 @@ function Numbers({ board, ability, massUnit }: { board: Board; ability: Ability;
       <td className="num">{formatLitres(m.volume_L)}</td>
       <td className="num">
         {formatMass(low_kg, massUnit)} to {formatMass(high_kg, massUnit)}
+        <InTheShop low_kg={low_kg} high_kg={high_kg} ability={ability} />
       </td>
     </>
+  );
+}
+
+/** Riders of the shop whose weight the size carries, with how tall they are; never on the printed chart. */
+function InTheShop({ low_kg, high_kg, ability }: { low_kg: number; high_kg: number; ability: Ability }) {
+  const riders = useShed((shed) => shed.riders);
+  const style = useLengthStyle();
+  const fit = Object.values(riders).filter(
+    (rider) => rider.ability === ability && rider.mass_kg >= low_kg && rider.mass_kg <= high_kg,
+  );
+  if (fit.length === 0) return null;
+  return (
+    <div className="small quiet no-print" data-testid="size-riders">
+      <BuiltText
+        text={fit.map(({ name, height_mm }) => `${name} ${formatLength(height_mm, style, { feet: true })}`).join(', ')}
+      />
+    </div>
   );
 }

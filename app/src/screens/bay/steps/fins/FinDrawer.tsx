@@ -4,11 +4,16 @@ import { useState } from 'react';
 import { finArea_mm2 } from '@june-tide/core/fins';
 import { type FinSet, INSIDES, MOST_SETS, withFinSet } from '@june-tide/core/record';
 import { formatArea, formatLength } from '@june-tide/core/units';
+import { AddPhoto } from '../../../../parts/AddPhoto.tsx';
+import { Photos } from '../../../../parts/Photos.tsx';
 import { useLengthStyle } from '../../../../parts/Measure.tsx';
-import { changeSettings, editBoard, useShed } from '../../../../store/shed.ts';
+import { changeSettings, dropPhotosOf, editBoard, useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
 
 const INSIDE_WORDS = { flat: 'flat inside', cupped: 'cupped inside' } as const;
+
+/** What a set’s pictures are kept by. */
+const picturesOf = ({ id }: FinSet) => `fins:${id}`;
 
 /** The shop's own fins by set: put into this board, kept from it, and who has them. */
 export function FinDrawer() {
@@ -49,7 +54,10 @@ export function FinDrawer() {
                 size="small"
                 aria-label={`Take ${set.name} out of the drawer`}
                 icon={<CloseOutlined aria-hidden />}
-                onClick={() => changeSettings({ finDrawer: sets.filter(({ id }) => id !== set.id) })}
+                onClick={() => {
+                  if (changeSettings({ finDrawer: sets.filter(({ id }) => id !== set.id) }).ok)
+                    void dropPhotosOf(picturesOf(set));
+                }}
               />
             </div>
             {set.fins.map(({ role, template, inside }, i) => {
@@ -86,7 +94,14 @@ export function FinDrawer() {
                 value={set.who}
                 keep={(who) => change(set.id, { who })}
               />
+              <AddPhoto
+                of={picturesOf(set)}
+                what={`Picture of ${set.name}`}
+                kept={set.photos ?? []}
+                add={(id) => change(set.id, { photos: [...(set.photos ?? []), id] })}
+              />
             </div>
+            {set.photos && <Photos ids={set.photos} of={set.name} />}
           </li>
         ))}
       </ul>

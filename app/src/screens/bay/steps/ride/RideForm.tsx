@@ -1,6 +1,6 @@
 import { AutoComplete, Button, Input, InputNumber, Segmented, Select } from 'antd';
-import { useRef, useState } from 'react';
-import { type Felt, layoutsOf, MOST_PHOTOS, MOST_RIDES, versionsOf, WIND_WORDS } from '@june-tide/core/record';
+import { useState } from 'react';
+import { type Felt, layoutsOf, MOST_RIDES, versionsOf, WIND_WORDS } from '@june-tide/core/record';
 import { POUND_kg } from '@june-tide/core/units';
 import { FELT_WORDS } from '../../../../parts/rideWords.ts';
 import {
@@ -10,9 +10,10 @@ import {
   WAVE_POWER_WORDS,
   WAVE_SIZE_WORDS,
 } from '../../../../parts/words.ts';
-import { keepPhoto, useShed } from '../../../../store/shed.ts';
+import { useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
-import { Photos } from './Photos.tsx';
+import { AddPhoto } from '../../../../parts/AddPhoto.tsx';
+import { Photos } from '../../../../parts/Photos.tsx';
 import { AS_IT_STANDS, type RideTyped } from './useRideForm.ts';
 
 /** A ride: which version, where, in what waves, who, and how it went in their words; never a score. */
@@ -227,43 +228,14 @@ function OnWhat({ form: { typed, set, card, fitted } }: { form: RideTyped }) {
           value={mass === undefined ? null : mass / a}
           onChange={(value) => set({ mass_kg: value === null ? undefined : Number(value) * a })}
         />
-        <AddPhoto kept={typed.photos} add={(id) => set({ photos: [...typed.photos, id] })} />
+        <AddPhoto
+          of={record.id}
+          what="Picture of the ride"
+          kept={typed.photos}
+          add={(id) => set({ photos: [...typed.photos, id] })}
+        />
       </div>
       <Photos ids={typed.photos} />
     </>
-  );
-}
-
-function AddPhoto({ kept, add }: { kept: readonly string[]; add: (id: string) => void }) {
-  const { record } = useBay();
-  const picker = useRef<HTMLInputElement>(null);
-  const [refused, setRefused] = useState<string>();
-  return (
-    <span>
-      <Button size="small" disabled={kept.length >= MOST_PHOTOS} onClick={() => picker.current?.click()}>
-        Add a picture
-      </Button>
-      <input
-        ref={picker}
-        type="file"
-        accept="image/*"
-        aria-label="Picture of the ride"
-        hidden
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          event.target.value = '';
-          if (!file) return;
-          void keepPhoto(record.id, file).then((result) => {
-            setRefused(result.ok ? undefined : result.issues[0]?.words);
-            if (result.ok) add(result.id);
-          });
-        }}
-      />
-      {refused && (
-        <span role="alert" className="trouble">
-          {refused}
-        </span>
-      )}
-    </span>
   );
 }

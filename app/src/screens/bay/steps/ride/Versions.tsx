@@ -2,7 +2,8 @@ import { Button, Input, InputNumber } from 'antd';
 import { memo, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { changesSentence } from '@june-tide/core/edit';
-import { type Ride, type Version, versionsOf } from '@june-tide/core/record';
+import { changeWords } from '@june-tide/core/measure';
+import { cutVersion, layoutsOf, type Ride, type Version, versionsOf } from '@june-tide/core/record';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../../../parts/BoardPlan.tsx';
 import { dateWords } from '../../../../parts/days.ts';
@@ -11,7 +12,7 @@ import { BuiltText, Measure, useLengthStyle } from '../../../../parts/Measure.ts
 import { measuresFor } from '../../../../store/derived.ts';
 import { branchFrom, type EditResult, freeze, goBackTo, thaw, useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
-import { Photos } from './Photos.tsx';
+import { Photos } from '../../../../parts/Photos.tsx';
 
 /** The longest board stands so high beside its words, px. */
 const TALL_px = 62;
@@ -20,6 +21,7 @@ const TALL_px = 62;
 export function Versions({ refuse }: { refuse: (words: string | undefined) => void }) {
   const { record } = useBay();
   const versions = versionsOf(record);
+  const cut = cutVersion(record);
   const known = new Set(versions.map(({ id }) => id));
   const before = record.rides.filter(({ version }) => version === undefined || !known.has(version));
   const longest = Math.max(...versions.map(({ board }) => board.length_mm), 1);
@@ -50,6 +52,7 @@ export function Versions({ refuse }: { refuse: (words: string | undefined) => vo
               from={versions.find(({ id }) => id === version.from)}
               working={record.from === version.id}
             />
+            {version.id === cut?.id && <AsBuilt version={version} />}
             <Rides rides={record.rides.filter((ride) => ride.version === version.id)} />
             <Acts version={version} working={record.from === version.id} done={done} />
           </div>
@@ -102,6 +105,29 @@ const Said = memo(function Said({
     </>
   );
 });
+
+/** What came out of the foam, where it was measured: that is what was ridden. */
+function AsBuilt({ version }: { version: Version }) {
+  const { shaped } = useBay().record;
+  const style = useLengthStyle();
+  const massUnit = useShed((shed) => shed.settings.massUnit);
+  const built = shaped?.board;
+  const words = useMemo(() => built && changeWords(version.board, built, style), [built, version, style]);
+  if (!shaped) return null;
+  return (
+    <p className="above-0 below-2" data-testid="as-built">
+      <span className="quiet">Measured {dateWords(shaped.on)}:</span>{' '}
+      {words ? (
+        <>
+          as built <BuiltText text={words.length > 0 ? words.join(', ') : 'it is as it was drawn'} />
+        </>
+      ) : (
+        'no board was fitted to the readings yet'
+      )}
+      {shaped.mass_kg !== undefined && `, ${formatMass(shaped.mass_kg, massUnit, 2)}`}.
+    </p>
+  );
+}
 
 function Rides({ rides }: { rides: readonly Ride[] }) {
   const massUnit = useShed((shed) => shed.settings.massUnit);
@@ -213,7 +239,8 @@ function KeepWinner({
   const { record } = useBay();
   const [mass, setMass] = useState<number | null>(record.shaped?.mass_kg ?? null);
   const [flex, setFlex] = useState('');
-  const [fins, setFins] = useState('');
+  // The layout that is fitted, until something else is typed.
+  const [fins, setFins] = useState(layoutsOf(record).find(({ id }) => id === record.fitted)?.name ?? '');
   return (
     <form
       className="row-of-tools"

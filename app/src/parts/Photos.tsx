@@ -1,9 +1,9 @@
 import { Image } from 'antd';
 import { useEffect, useState } from 'react';
-import { photoAddress } from '../../../../store/shed.ts';
+import { photoAddress } from '../store/shed.ts';
 
 /** Pictures by their ids, each as large as the screen on a press; one that is not in this browser is left out. */
-export function Photos({ ids }: { ids: readonly string[] }) {
+export function Photos({ ids, of = 'the ride' }: { ids: readonly string[]; of?: string }) {
   const [addresses, setAddresses] = useState<readonly string[]>([]);
   const key = ids.join();
   useEffect(() => {
@@ -21,7 +21,7 @@ export function Photos({ ids }: { ids: readonly string[] }) {
     <div className="photos">
       <Image.PreviewGroup>
         {addresses.map((address, i) => (
-          <Image key={address} src={address} alt={`Picture ${i + 1} of the ride`} height={54} />
+          <Image key={address} src={address} alt={`Picture ${i + 1} of ${of}`} height={54} />
         ))}
       </Image.PreviewGroup>
     </div>
