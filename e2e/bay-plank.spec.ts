@@ -223,6 +223,8 @@ test('three hundred boards on the rack: found, scrolled through and opened', asy
         ...from,
         id: `many-${i}`,
         number: 1000 + i,
+        // On the wall, whatever it is a copy of.
+        archived: false,
         board: { ...from.board, name: 'Many', length_mm: from.board.length_mm + i * 0.5 },
       });
     }

@@ -226,16 +226,18 @@ test('the rack: sort, filter, copy, rename, put away, take off, and back again',
   await expect.poll(names).toContain('Skerry 5');
   await more('Skerry 5', 'Put away');
   await expect.poll(names).toEqual(['North Ledge 4']);
+  // Some of the demo's are put away as well.
+  const skerries = async () => (await names()).filter((name) => name?.startsWith('Skerry'));
   await choose(page, 'Which boards', /^Put away$/);
-  await expect.poll(names).toEqual(['Skerry 5']);
+  await expect.poll(skerries).toEqual(['Skerry 5']);
   await more('Skerry 5', 'Take off the rack');
-  await expect.poll(names).toEqual([]);
+  await expect.poll(skerries).toEqual([]);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(names).toEqual(['Skerry 5']);
+  await expect.poll(skerries).toEqual(['Skerry 5']);
   await saved(page);
   await page.reload();
   await choose(page, 'Which boards', /^Put away$/);
-  await expect.poll(names).toContain('Skerry 5');
+  await expect.poll(skerries).toEqual(['Skerry 5']);
 });
 
 test('drawings and solids leave in every format and open elsewhere', async ({ page }) => {
