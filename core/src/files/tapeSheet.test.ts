@@ -47,6 +47,8 @@ describe('a board that is measured', () => {
       expect(worst).toBeLessThan(0.6);
       const [was, is] = [board, back].map((each) => measure(shapeOf(each)));
       expect(is.length_mm).toBeCloseTo(was.length_mm, 9);
+      expect(is.widePointFromCentre_mm).toBeCloseTo(was.widePointFromCentre_mm, 1);
+      expect(back.outline.tail.kind).toBe(board.outline.tail.kind);
       // Rails, crown and what lies between the readings are another board's: they are what is left of the litres.
       expect(Math.abs(is.volume_L / was.volume_L - 1)).toBeLessThan(0.05);
     },

@@ -143,6 +143,12 @@ describe('versions as they lie in a store', () => {
     expect(stored(record)).toEqual(record);
   });
 
+  it('come back where one goes back on what the one before it changed', () => {
+    const wide = versionMade(wider(versionMade(record, making('a')), 3), making('b'));
+    const back = versionMade({ ...wide, board: record.board }, making('c'));
+    expect(versionsOf(unstored(JSON.parse(JSON.stringify(stored(back))) as typeof back))).toEqual(versionsOf(back));
+  });
+
   it('are packed in a row of before, and any other row is left as it is', () => {
     const before: unknown = JSON.parse(
       readFileSync(new URL('fixtures/record-with-whole-versions.json', import.meta.url), 'utf8'),
