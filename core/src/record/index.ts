@@ -27,17 +27,9 @@ export {
   type Ride,
   type Wind,
 } from './ride.ts';
-export {
-  type Answers,
-  answering,
-  answersOf,
-  FAILURE_WORDS,
-  type Filter,
-  filtersFrom,
-  filterWords,
-  questionSentence,
-  WIND_WORDS,
-} from './ask.ts';
+export { type Answers, answersOf } from './askAnswers.ts';
+export { filtersFrom } from './askRead.ts';
+export { answering, FAILURE_WORDS, type Filter, filterWords, questionSentence, WIND_WORDS } from './ask.ts';
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
 export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';
