@@ -36,6 +36,12 @@ for (const light of ['day', 'night'] as const) {
     await page.goto('/riders/maren');
     await expect(page.getByRole('heading', { name: 'Maren' })).toBeVisible();
     await look('riders');
+    await page.goto('/family');
+    await expect(page.getByRole('group', { name: 'The family tree, drawn' })).toBeVisible();
+    await look('family tree');
+    await page.goto('/measured');
+    await expect(page.getByRole('heading', { name: 'Measure a board' })).toBeVisible();
+    await look('a board measured');
     await page.goto('/line');
     await expect(page.getByTestId('line-said')).toContainText('on the line');
     await look('line');
