@@ -131,12 +131,6 @@ export function addSoftened(id: string, board: Board, notes: string): string | u
   return record && addBoard({ ...board, notes }, null, [parentOf(record, 'softened', record.from)]);
 }
 
-/** A next board of its own, for the same rider: where the one before stays as it is. */
-export function addNext(id: string): string | undefined {
-  const record = entryOf(useShed.getState().records, id);
-  return record && addBoard(record.board, record.riderId, [parentOf(record, 'next', record.from)]);
-}
-
 /** Something that went wrong with the board noted, the latest first. */
 export function noteFailure(id: string, failure: Omit<BoardFailure, 'on'>): EditResult {
   return edit(id, 'damage noted', (record) => ({
