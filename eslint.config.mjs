@@ -33,6 +33,7 @@ const FLOORS = [
   'make',
   'record',
   'files',
+  'bring',
   'demo',
 ];
 /** Beside one another: each takes from what is left of all of them, none from another. */

@@ -14,6 +14,7 @@ const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }
 const Measured = lazy(() =>
   import('./screens/measured/Measured.tsx').then(({ Measured: screen }) => ({ default: screen })),
 );
+const Drawing = lazy(() => import('./screens/bring/Drawing.tsx').then(({ Drawing: screen }) => ({ default: screen })));
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
 const Family = lazy(() => import('./screens/family/Family.tsx').then(({ Family: screen }) => ({ default: screen })));
@@ -62,6 +63,7 @@ export function App() {
                 <Route path="/" element={<Rack />} />
                 <Route path="/start" element={<Start />} />
                 <Route path="/measured" element={<Measured />} />
+                <Route path="/bring/drawing" element={<Drawing />} />
                 <Route path="/riders" element={<Riders />} />
                 <Route path="/riders/:id" element={<Riders />} />
                 <Route path="/sizes/:id" element={<Sizes />} />

@@ -105,6 +105,23 @@ describe('DXF with splines', () => {
   );
 });
 
+describe('DXF with splines of a whole outline', () => {
+  it.each(['Long Quay', 'Slack Water', 'Broad Acre'])('%s: its straight tail stays straight, to 0.02 mm', (name) => {
+    const shape = shapeOf(modelNamed(name)!);
+    const splines = entitiesOf(drawingToDxf(DRAWINGS.outline.draw(shape, { kind: 'mm' }), 'splines')).filter(
+      ({ type, layer }) => type === 'SPLINE' && layer === 'outline',
+    );
+    const drawn = splines.flatMap(({ knotValues, controlPoints }) => {
+      const spline = { knots: knotValues, points: controlPoints.map((p) => plane(p.x, p.y)) };
+      const end = knotValues[knotValues.length - 1];
+      return Array.from({ length: 2001 }, (_, i) => at(spline, (end * i) / 2000).x);
+    });
+    expect(drawn.length).toBeGreaterThan(2000);
+    expect(Math.min(...drawn)).toBeGreaterThan(-0.02);
+    expect(Math.max(...drawn)).toBeLessThan(shape.board.length_mm + 0.02);
+  });
+});
+
 describe('DXF', () => {
   const shape = shapeOf(modelNamed('Kettle')!);
   const style = { kind: 'fraction', denominator: 16 } as const;

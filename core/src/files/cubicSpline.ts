@@ -9,6 +9,8 @@ interface Plane {
   y_mm: number;
 }
 
+const chord = (a: Plane, b: Plane) => Math.hypot(b.x_mm - a.x_mm, b.y_mm - a.y_mm);
+
 /** Second derivatives of the cubic spline through values at parameters t; at the ends it runs out as a parabola. Thomas' algorithm. */
 function secondDerivatives(t: readonly number[], value: readonly number[]): number[] {
   const n = t.length - 1;
@@ -40,9 +42,9 @@ export function splineThrough(through: readonly Plane[]): CubicSpline {
   if (through.length < 2) throw new RangeError('splineThrough: needs two points at the least');
   const t = [0];
   for (let i = 1; i < through.length; i++) {
-    const chord = Math.hypot(through[i].x_mm - through[i - 1].x_mm, through[i].y_mm - through[i - 1].y_mm);
-    if (!(chord > 0)) throw new RangeError(`splineThrough: points ${i - 1} and ${i} are at one place`);
-    t.push(t[i - 1] + chord);
+    const long = chord(through[i - 1], through[i]);
+    if (!(long > 0)) throw new RangeError(`splineThrough: points ${i - 1} and ${i} are at one place`);
+    t.push(t[i - 1] + long);
   }
   const n = t.length - 1;
   const knots = [t[0], t[0], t[0], ...t, t[n], t[n], t[n]];
@@ -68,7 +70,10 @@ export function splineThrough(through: readonly Plane[]): CubicSpline {
 /** A turn of more than this between two chords is a corner. */
 const CORNER_rad = (25 * Math.PI) / 180;
 
-/** A line of points cut at its corners, each piece with both its ends. A closed one ends where it began. */
+/** A chord so many times as long as the one beside it, and longer than this, is a straight edge: a spline through its ends would bulge. */
+const EDGE = { times: 5, mm: 6 } as const;
+
+/** A line of points cut at its corners and at the ends of its straight edges, each piece with both its ends. A closed one ends where it began. */
 export function piecesOf(points: readonly Plane[], closed: boolean): Plane[][] {
   const line = closed ? [...points, points[0]] : [...points];
   const pieces: Plane[][] = [[line[0]]];
@@ -78,7 +83,9 @@ export function piecesOf(points: readonly Plane[], closed: boolean): Plane[][] {
     const before = Math.atan2(line[i].y_mm - line[i - 1].y_mm, line[i].x_mm - line[i - 1].x_mm);
     const after = Math.atan2(line[i + 1].y_mm - line[i].y_mm, line[i + 1].x_mm - line[i].x_mm);
     const turn = Math.abs(((after - before + 3 * Math.PI) % (2 * Math.PI)) - Math.PI);
-    if (turn > CORNER_rad) pieces.push([line[i]]);
+    const [behind, ahead] = [chord(line[i - 1], line[i]), chord(line[i], line[i + 1])];
+    const [short, long] = behind < ahead ? [behind, ahead] : [ahead, behind];
+    if (turn > CORNER_rad || (long > EDGE.mm && long > EDGE.times * short)) pieces.push([line[i]]);
   }
   return pieces;
 }

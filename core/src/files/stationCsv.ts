@@ -203,7 +203,7 @@ export function furthestOff(residuals: readonly Residual[], style: LengthStyle):
 }
 
 /** Of these boards, each at the table's length, the one that is least off it: what no table says is as it is on that one. */
-function nearest(rows: readonly ReadRow[], among: readonly Board[]): Board {
+export function nearestBoard(rows: readonly ReadRow[], among: readonly Board[]): Board {
   const length_mm = lengthOf(rows);
   const tried = among.map((model) => {
     const board = length_mm === undefined ? model : withLength(model, length_mm);
@@ -228,7 +228,7 @@ export function boardFromStations(csv: string, name: string, among: readonly Boa
 
 /** The way in that a table and what was read with a tape share. */
 export function boardFromRows(rows: readonly ReadRow[], name: string, among: readonly Board[]): StationsRead {
-  const board = withReadings({ ...nearest(rows, among), name }, rows);
+  const board = withReadings({ ...nearestBoard(rows, among), name }, rows);
   const opened = boardFrom(board);
   if (opened.ok) {
     return { ok: true, board: opened.board, rows: rows.length, residuals: residualsOf(opened.board, rows) };

@@ -17,6 +17,7 @@ import { TopBar } from '../../parts/TopBar.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { measuresFor } from '../../store/derived.ts';
 import { addBoard } from '../../store/shed.ts';
+import { Doors } from '../bring/Doors.tsx';
 import { type Readings, useMeasured } from './useMeasured.ts';
 
 const TOOL_WORDS = {
@@ -47,6 +48,7 @@ export function Measured() {
       <TopBar />
       <main className="measured">
         <section aria-label="Readings">
+          <Doors />
           <h1>Measure a board</h1>
           <p className="quiet above-0 below-2">Fins out, bottom up. Length first; leave out what you cannot reach.</p>
           {TOOLS.map((tool) => (

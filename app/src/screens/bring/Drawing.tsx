@@ -1,0 +1,223 @@
+import { Button, Select, Switch } from 'antd';
+import { useMemo, useState } from 'react';
+import {
+  DRAWING_UNITS,
+  type DrawingUnit,
+  type DrawnPart,
+  LINE_USES,
+  type LineUse,
+  partsOf,
+  readDrawing,
+  type Uses,
+} from '@june-tide/core/bring';
+import { TAIL_KINDS, TAIL_WORDS, type TailKind } from '@june-tide/core/document';
+import { DRAWINGS, drawingToSvg } from '@june-tide/core/files';
+import { modelNamed } from '@june-tide/core/models';
+import { useLengthStyle } from '../../parts/Measure.tsx';
+import { PickFile } from '../../parts/PickFile.tsx';
+import { TopBar } from '../../parts/TopBar.tsx';
+import { shapeFor } from '../../store/derived.ts';
+import { Doors } from './Doors.tsx';
+import { Found } from './Found.tsx';
+import { Made } from './Made.tsx';
+import { Misfits, misfitsSay } from './misfits.tsx';
+import { useBring } from './useBring.ts';
+
+const USE_WORDS: Readonly<Record<LineUse, string>> = {
+  outline: 'Outline, both rails',
+  half: 'Half an outline',
+  profile: 'Profile: bottom and deck',
+  bottom: 'Bottom line alone',
+  none: 'Leave out',
+};
+
+interface Opened {
+  file: string;
+  parts: readonly DrawnPart[];
+  /** What the file says its unit is, mm. */
+  told_mm: number | undefined;
+}
+
+/** More lines than this are not the board's. */
+const MOST_SHOWN = 8;
+
+/** A board that is drawn already: SVG or DXF, its outline, its profile. */
+export function Drawing() {
+  const style = useLengthStyle();
+  const [opened, setOpened] = useState<Opened>();
+  const [refused, setRefused] = useState<string>();
+  const [unit, setUnit] = useState<DrawingUnit>();
+  const [uses, setUses] = useState<Uses>({});
+  const [turned, setTurned] = useState(false);
+  const [tail, setTail] = useState<TailKind>();
+  const open = (text: string, file: string) => {
+    const read = readDrawing(text);
+    if (!read.ok) return setRefused(read.reason);
+    setRefused(undefined);
+    setUses({});
+    setUnit(undefined);
+    setOpened({ file, parts: partsOf(read.strokes).slice(0, MOST_SHOWN), told_mm: read.unit_mm });
+  };
+  const unit_mm = unit ? DRAWING_UNITS[unit] : (opened?.told_mm ?? (opened && likelyUnit(opened.parts)));
+  const asked = useMemo(() => {
+    if (!opened || unit_mm === undefined) return undefined;
+    const name = opened.file.replace(/\.[^.]*$/, '').slice(0, 80) || 'Drawn board';
+    return { parts: opened.parts, choices: { name, unit_mm, uses, turned, tail } };
+  }, [opened, unit_mm, uses, turned, tail]);
+  const state = useBring('drawing', asked);
+  const { made } = state;
+  return (
+    <div className="page">
+      <TopBar />
+      <main className="measured">
+        <section aria-label="The drawing">
+          <Doors />
+          <h1>Bring in a drawing</h1>
+          <p className="quiet above-0 below-2">
+            SVG or DXF, at true size: an outline, half of one, a profile with bottom and deck. Its lines are read,
+            nothing else of the file.
+          </p>
+          <div className="row-of-tools">
+            <PickFile
+              label="A drawing, SVG or DXF"
+              accept=".svg,.dxf,image/svg+xml"
+              pick={(file) =>
+                void file.text().then(
+                  (text) => open(text, file.name),
+                  () => setRefused('The file cannot be read from its place.'),
+                )
+              }
+            >
+              Open a drawing
+            </PickFile>
+            <Button
+              onClick={() => {
+                const board = modelNamed('Kettle');
+                if (board) open(drawingToSvg(DRAWINGS.outline.draw(shapeFor(board), style)), 'Kettle, as drawn.svg');
+              }}
+            >
+              Try it with a drawing of ours
+            </Button>
+          </div>
+          {refused !== undefined && (
+            <p role="alert" className="trouble">
+              {refused}
+            </p>
+          )}
+          {opened && (
+            <>
+              <h3>{opened.file}</h3>
+              <ul className="drawn-parts" aria-label="Lines of the drawing">
+                {opened.parts.map((part, k) => (
+                  <li key={k}>
+                    <Thumb part={part} />
+                    <Select<LineUse>
+                      aria-label={`What line ${k + 1} is`}
+                      value={uses[k] ?? part.looks}
+                      options={LINE_USES.map((value) => ({ value, label: USE_WORDS[value] }))}
+                      onChange={(use) => setUses({ ...uses, [k]: use })}
+                    />
+                  </li>
+                ))}
+              </ul>
+              <div className="stack-12">
+                <label className="row-of-tools">
+                  <span>A unit of the drawing is</span>
+                  <Select<DrawingUnit | 'told'>
+                    aria-label="Unit of the drawing"
+                    value={unit ?? (opened.told_mm === undefined ? nameOfUnit(unit_mm) : 'told')}
+                    options={[
+                      ...(opened.told_mm === undefined ? [] : [{ value: 'told' as const, label: 'as the file says' }]),
+                      ...(Object.keys(DRAWING_UNITS) as DrawingUnit[]).map((value) => ({ value, label: value })),
+                    ]}
+                    onChange={(value) => setUnit(value === 'told' ? undefined : value)}
+                  />
+                </label>
+                {opened.told_mm === undefined && (
+                  <p className="quiet above-0">
+                    The file does not say its unit: this is the one by which it is a board.
+                  </p>
+                )}
+                <label className="row-of-tools">
+                  <Switch
+                    size="small"
+                    checked={turned}
+                    onChange={setTurned}
+                    aria-label="The tail is at the other end"
+                  />
+                  <span>The tail is at the other end</span>
+                </label>
+                <Select<TailKind | null>
+                  aria-label="Tail of the board"
+                  className="fit-all"
+                  allowClear
+                  placeholder="Its tail: the one that fits best"
+                  value={tail ?? null}
+                  options={TAIL_KINDS.map((value) => ({
+                    value,
+                    label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
+                  }))}
+                  onChange={(kind) => setTail(kind ?? undefined)}
+                />
+              </div>
+            </>
+          )}
+        </section>
+        <Found
+          board={made?.ok ? made.board : undefined}
+          plan={made?.ok ? made.plan : undefined}
+          bottom={made?.ok ? made.bottom : undefined}
+          foil={made?.ok ? made.foil : undefined}
+        />
+        <Made
+          state={state}
+          board={made?.ok ? made.board : undefined}
+          reason={made && !made.ok ? made.reason : undefined}
+          notes={made?.ok && opened ? `Drawn: ${opened.file}. ${misfitsSay(made.misfits, style)}` : ''}
+        >
+          {made?.ok && (
+            <>
+              <Misfits misfits={made.misfits} />
+              <p className="quiet">
+                {made.misfits.some(({ of }) => of === 'rocker')
+                  ? 'Rails, contours and fins, which no drawing told, are as on the model that comes nearest.'
+                  : 'Rocker, foil, rails, contours and fins are as on the model that comes nearest: bring in a profile as well, or draw them on in the bay.'}
+              </p>
+              {made.plan !== undefined && made.plan.uneven_mm > 0.5 && (
+                <p className="trouble">
+                  Its two sides are {made.plan.uneven_mm.toFixed(1)} mm apart in the mean: the board is half way between
+                  them.
+                </p>
+              )}
+            </>
+          )}
+        </Made>
+      </main>
+    </div>
+  );
+}
+
+/** The unit by which the longest line is as long as a board: the first of the usual ones. */
+function likelyUnit(parts: readonly DrawnPart[]): number {
+  const long = Math.max(0, ...parts.map(({ box }) => Math.max(box.right - box.left, box.high - box.low)));
+  const usual: DrawingUnit[] = ['mm', 'in', 'cm', 'm', 'pt', 'px', 'ft'];
+  const found = usual.find((unit) => long * DRAWING_UNITS[unit] > 1300 && long * DRAWING_UNITS[unit] < 3700);
+  return DRAWING_UNITS[found ?? 'mm'];
+}
+
+const nameOfUnit = (unit_mm: number | undefined): DrawingUnit =>
+  (Object.keys(DRAWING_UNITS) as DrawingUnit[]).find((unit) => DRAWING_UNITS[unit] === unit_mm) ?? 'mm';
+
+/** A line of the drawing, small. */
+function Thumb({ part: { stroke, box } }: { part: DrawnPart }) {
+  const [wide, high] = [Math.max(1e-9, box.right - box.left), Math.max(1e-9, box.high - box.low)];
+  const scale = Math.min(130 / wide, 40 / high);
+  const step = Math.max(1, Math.floor(stroke.points.length / 240));
+  const points = stroke.points.filter((_, k) => k % step === 0);
+  const d = points.map(({ x, y }) => `${((x - box.left) * scale).toFixed(1)} ${((box.high - y) * scale).toFixed(1)}`);
+  return (
+    <svg width={134} height={44} aria-hidden>
+      <path d={`M${d.join('L')}${stroke.closed ? 'Z' : ''}`} transform="translate(2 2)" className="drawn-line" />
+    </svg>
+  );
+}

@@ -1,0 +1,47 @@
+import { useRef } from 'react';
+import type { BroughtIn, Point } from '@june-tide/core/bring';
+import type { Board } from '@june-tide/core/document';
+import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
+import { useSize } from '../../parts/useSize.ts';
+import { BoardSide } from './BoardSide.tsx';
+
+/** Height of the strip the profile has, px. */
+const SIDE_px = 130;
+
+interface FoundProps {
+  board: Board | undefined;
+  plan: BroughtIn['plan'];
+  bottom: BroughtIn['bottom'];
+  foil: BroughtIn['foil'];
+}
+
+/** The board as it came out, as large as there is room, with what was found as dots on it. */
+export function Found({ board, plan, bottom, foil }: FoundProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(box);
+  const side = SIDE_px;
+  const scale = board ? Math.min((height - side - 40) / board.length_mm, (width - 40) / board.outline.width_mm) : 0;
+  return (
+    <div ref={box} className="found">
+      {board && height > 200 && (
+        <>
+          <svg width={width} height={height - side - 12} role="img" aria-label="The board, and what was found of it">
+            <FoamGradient />
+            <g transform={`translate(${width / 2} ${height - side - 28})`}>
+              <BoardPlan board={board} scale={scale} />
+              {plan && <Dots points={plan.points} scale={scale} />}
+            </g>
+          </svg>
+          <BoardSide board={board} width={width} height={side} bottom={bottom} foil={foil} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function Dots({ points, scale }: { points: readonly Point[]; scale: number }) {
+  const d = points
+    .flatMap(({ x, y }) => [1, -1].map((side) => `M${(side * y * scale).toFixed(1)} ${(-x * scale).toFixed(1)}h0`))
+    .join('');
+  return <path d={d} className="found-dots" />;
+}

@@ -1,0 +1,83 @@
+import { Button, Input, Progress } from 'antd';
+import { type ReactNode, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Board } from '@june-tide/core/document';
+import { formatLitres } from '@june-tide/core/units';
+import { Measure } from '../../parts/Measure.tsx';
+import { measuresFor } from '../../store/derived.ts';
+import { addBoard } from '../../store/shed.ts';
+import type { BringState } from './useBring.ts';
+
+interface MadeProps<A> {
+  state: BringState<A>;
+  board: Board | undefined;
+  /** Why there is no board, where there is none. */
+  reason: string | undefined;
+  /** What is kept with the board of how it came in. */
+  notes: string;
+  children?: ReactNode;
+}
+
+/** What a board that is brought in comes out as, and the way onto the rack. */
+export function Made<A>({ state, board, reason, notes, children }: MadeProps<A>) {
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const { going, failed, stop } = state;
+  return (
+    <section aria-label="What it makes">
+      <h1>What it makes</h1>
+      {going && (
+        <div role="status">
+          <p className="quiet above-0">{going.step}</p>
+          <Progress
+            percent={Math.round(100 * (going.share ?? 1))}
+            status={going.share === undefined ? 'active' : 'normal'}
+            showInfo={going.share !== undefined}
+            size="small"
+          />
+          <Button size="small" onClick={stop}>
+            Stop
+          </Button>
+        </div>
+      )}
+      {!going && failed !== undefined && (
+        <p role="alert" className="trouble">
+          {failed}
+        </p>
+      )}
+      {!going && reason !== undefined && (
+        <p role="status" className="trouble">
+          {reason}
+        </p>
+      )}
+      {board && (
+        <>
+          <p className="sample-size" data-testid="brought-size">
+            <Measure mm={board.length_mm} feet /> × <Measure mm={board.outline.width_mm} /> ×{' '}
+            <Measure mm={board.foil.thickness_mm} />, {formatLitres(measuresFor(board).volume_L)}
+          </p>
+          {children}
+          <Input
+            aria-label="Name of the board"
+            placeholder="Its name"
+            maxLength={80}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <div className="row-of-tools">
+            <Button
+              type="primary"
+              disabled={going !== undefined}
+              onClick={() => {
+                const named = { ...board, notes, ...(name.trim() === '' ? {} : { name: name.trim() }) };
+                void navigate(`/bay/${addBoard(named, null)}/outline`);
+              }}
+            >
+              Put it on the rack
+            </Button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}

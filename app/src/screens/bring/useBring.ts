@@ -1,0 +1,52 @@
+import { useEffect, useState } from 'react';
+import { bring, Stopped } from '../../workers/bringClient.ts';
+import type { BringKind, BringWork } from '../../workers/bringMessages.ts';
+
+export interface BringState<A> {
+  made: A | undefined;
+  /** What it is doing; undefined when it rests. */
+  going: { step: string; share: number | undefined } | undefined;
+  /** Why it could not be done at all. */
+  failed: string | undefined;
+  stop: () => void;
+}
+
+const REST = { made: undefined, going: undefined, failed: undefined };
+
+/** What is made of `of`, anew whenever it is another; the one before is seen meanwhile. */
+export function useBring<K extends BringKind>(
+  kind: K,
+  of: BringWork[K]['of'] | undefined,
+): BringState<BringWork[K]['answer']> {
+  const [state, setState] = useState<Omit<BringState<BringWork[K]['answer']>, 'stop'>>(REST);
+  const [stop, setStop] = useState<() => void>(() => () => undefined);
+  useEffect(() => {
+    if (!of) return;
+    let gone = false;
+    const begin = setTimeout(() => {
+      setState((was) => ({ ...was, going: { step: 'Beginning', share: undefined }, failed: undefined }));
+      const work = bring(kind, of, (step, share) => {
+        if (!gone) setState((was) => ({ ...was, going: { step, share } }));
+      });
+      setStop(() => work.stop);
+      work.result.then(
+        (made) => {
+          if (!gone) setState({ made, going: undefined, failed: undefined });
+        },
+        (error: unknown) => {
+          if (gone) return;
+          const failed = error instanceof Stopped ? 'Stopped.' : `It could not be done: ${String(error)}`;
+          setState((was) => ({ ...was, going: undefined, failed }));
+        },
+      );
+      stopLater = work.stop;
+    }, 150);
+    let stopLater: () => void = () => undefined;
+    return () => {
+      gone = true;
+      clearTimeout(begin);
+      stopLater();
+    };
+  }, [kind, of]);
+  return { ...state, stop };
+}

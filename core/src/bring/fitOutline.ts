@@ -1,0 +1,388 @@
+import {
+  heldWithin,
+  MOST_MARKS,
+  MOST_WINGS,
+  NOSE_RADIUS_mm,
+  TIP_CURVE_rad,
+  TIP_RADIUS_mm,
+  WING_DEPTH_mm,
+  WING_LENGTH_mm,
+} from '../document/limits.ts';
+import type { OutlineDocument, OutlineMark, TailKind } from '../document/schema.ts';
+import { halfBreadthAt, hasBlock, outlinePoints, sprungOutline } from '../outline/outline.ts';
+import { leastSquares, type Unknown } from './leastSquares.ts';
+import { offLine, type Point } from './plane.ts';
+
+/** One side of a plan as it was found: x from the tail tip, y from the stringer, mm, in no order. */
+export interface FoundPlan {
+  length_mm: number;
+  points: readonly Point[];
+}
+
+export interface OutlineFit {
+  outline: OutlineDocument;
+  rms_mm: number;
+  /** The point of the plan that the outline is furthest off, and by how much: positive where the plan is outside. */
+  worst: { at: Point; off_mm: number };
+}
+
+interface FitOutlineChoices {
+  /** Found to this it is good enough: the drawing's own accuracy, mm. */
+  within_mm: number;
+  /** How the tail is cut, where somebody said so. */
+  tail?: TailKind | undefined;
+  onRound?: () => void;
+}
+
+/** A lever of an outline: what it is now, what it may be, and the outline with another. */
+interface Lever {
+  unknown: Unknown;
+  with: (outline: OutlineDocument, value: number) => OutlineDocument;
+}
+
+/** Marks this near another, the wide point or a tip are levers and no measures (docs/formulas.md). */
+const MARK_APART_mm = 140;
+/** The most marks that are set beside the first four. */
+const MOST_ADDED = 6;
+/** A further mark or a wing stays only if it takes this share of what is left. */
+const WORTH = 0.15;
+/** Quick looks, to choose between tails, use so many points. */
+const FEW = 110;
+
+/** The outline, with few marks, that lies nearest to a plan. Undefined where none can be sprung through it. */
+export function fittedOutline(plan: FoundPlan, choices: FitOutlineChoices): OutlineFit | undefined {
+  const few = { ...plan, points: thinnedTo(plan.points, FEW) };
+  let best: { fit: OutlineFit; off: number } | undefined;
+  for (const outline of beginnings(plan, choices.tail)) {
+    choices.onRound?.();
+    const fit = fitted(outline, few, { ...choices, rounds: 8, huber: 10 });
+    const off = fit ? offWithTail(fit.outline, plan) : Infinity;
+    if (fit && off < (best?.off ?? Infinity)) best = { fit, off };
+  }
+  let fit = best && fitted(best.fit.outline, plan, choices);
+  for (let added = 0; fit && added < MOST_ADDED && fit.rms_mm > choices.within_mm / 3; added++) {
+    choices.onRound?.();
+    const more = withMarkWhereWorst(fit, plan, choices);
+    if (!more || more.rms_mm > (1 - WORTH) * fit.rms_mm) break;
+    fit = more;
+  }
+  if (fit && fit.rms_mm > choices.within_mm) fit = withBumps(fit, plan, choices);
+  return fit && withoutIdleWings(fit, plan, choices);
+}
+
+/** The same outline without the wings that nothing of the plan asks for. */
+function withoutIdleWings(before: OutlineFit, plan: FoundPlan, choices: FitOutlineChoices): OutlineFit {
+  let fit = before;
+  for (const wing of before.outline.wings.toSorted((a, b) => a.depth_mm - b.depth_mm)) {
+    const wings = fit.outline.wings.filter((each) => each.fromTail_mm !== wing.fromTail_mm);
+    if (wings.length === fit.outline.wings.length) continue;
+    const without = fitted({ ...fit.outline, wings }, plan, choices);
+    if (without && without.rms_mm < Math.max(choices.within_mm / 3, 1.15 * fit.rms_mm)) fit = without;
+  }
+  return fit;
+}
+
+/** The end of a plan, where tails differ, mm. */
+const TAIL_END_mm = 160;
+
+/** How far off an outline is, its tail counted by itself as much as the whole. */
+function offWithTail(outline: OutlineDocument, plan: FoundPlan): number {
+  const off = offOutline(outline, plan);
+  if (!off) return Infinity;
+  const ends = off.filter((_, i) => plan.points[i].x < TAIL_END_mm);
+  const rms = (each: Float64Array) => Math.sqrt(each.reduce((sum, e) => sum + e * e, 0) / Math.max(1, each.length));
+  return rms(off) + rms(ends);
+}
+
+function thinnedTo<T>(points: readonly T[], count: number): T[] {
+  if (points.length <= count) return [...points];
+  return Array.from({ length: count }, (_, k) => points[Math.floor((k * points.length) / count)]);
+}
+
+/** Half breadth of the plan about x: the outermost of its points there. */
+function widthAbout({ points }: FoundPlan, x: number, reach: number): number {
+  return points.reduce((most, p) => (Math.abs(p.x - x) <= reach ? Math.max(most, p.y) : most), 0);
+}
+
+/** What the plan may be to begin with: its widest place, four widths, and each tail and nose that could be. */
+function beginnings(plan: FoundPlan, told: TailKind | undefined): OutlineDocument[] {
+  const { length_mm, points } = plan;
+  const widest = points.reduce((most, p) => (p.y > most.y ? p : most), { x: length_mm / 2, y: 0 });
+  const near = points.filter(({ y }) => y > widest.y - 0.4);
+  const wide_mm = near.reduce((sum, { x }) => sum + x, 0) / Math.max(1, near.length);
+  const reach = Math.max(6, length_mm / 250);
+  const marks: OutlineMark[] = (['tail', 'nose'] as const).flatMap((from) => {
+    const room = from === 'tail' ? wide_mm : length_mm - wide_mm;
+    return [305, 610]
+      .filter((at) => at < room - MARK_APART_mm)
+      .map((at_mm): OutlineMark => {
+        const x = from === 'tail' ? at_mm : length_mm - at_mm;
+        return { from, at_mm, value_mm: 2 * Math.min(widest.y - 0.2, widthAbout(plan, x, reach)) };
+      });
+  });
+  const nose5 = widthAbout(plan, length_mm - 4, 3);
+  const noses: OutlineDocument['nose'][] = [];
+  if (nose5 < 45)
+    noses.push({ kind: 'pointed', curve_rad: 0.7, tip_mm: heldWithin(TIP_RADIUS_mm, (nose5 * nose5) / 12) });
+  if (nose5 > 14)
+    noses.push({ kind: 'round', radius_mm: heldWithin(NOSE_RADIUS_mm, Math.max(40, (nose5 * nose5) / 8)) });
+  // As wide as the sides would be at the very end, were they to run on.
+  const [near45, near90] = [widthAbout(plan, 45, 6), widthAbout(plan, 90, 6)];
+  const block = 2 * Math.max(widthAbout(plan, 0, 3), 2 * near45 - near90);
+  const wings = steppedIn(plan, wide_mm);
+  return noses.flatMap((nose) =>
+    tailsOf(plan, block, told).map((tail) => ({
+      width_mm: 2 * widest.y,
+      widePoint_mm: wide_mm - length_mm / 2,
+      marks,
+      nose,
+      tail,
+      wings,
+    })),
+  );
+}
+
+/** Tails that the end of the plan could be. A notch shows by points ahead of the tip that lie inside. */
+function tailsOf(plan: FoundPlan, block: number, told: TailKind | undefined): OutlineDocument['tail'][] {
+  const inside = plan.points.filter(({ x, y }) => x > 8 && x < 380 && y < 0.12 * block + 4 && y < 0.3 * block);
+  const crotch = inside.reduce((most, p) => Math.max(most, p.x), 0);
+  // At the very end a split tail has its tips alone, every other one its stringer.
+  const tips = plan.points.filter(({ x }) => x < 4);
+  const isSplit = crotch > 10 && block > 60 && tips.length > 0 && tips.every(({ y }) => y > 0.15 * block);
+  const kinds: TailKind[] = told
+    ? [told]
+    : isSplit
+      ? ['swallow', 'halfMoon']
+      : ['squash', 'square', 'thumb', 'diamond', 'sixCorner', 'round', 'pin'];
+  return kinds.flatMap((kind) => {
+    const depths = isSplit
+      ? [Math.min(400, crotch)]
+      : ({ squash: [20, 45], thumb: [60, 130], diamond: [50, 110], sixCorner: [50, 110] }[kind as string] ?? [30]);
+    return depths.map((depth_mm) => ({
+      kind,
+      block_mm: Math.min(600, Math.max(10, kind === 'square' ? 2 * widthAbout(plan, 4, 4) : block)),
+      depth_mm,
+      tip_mm: kind === 'pin' ? 10 : 0,
+    }));
+  });
+}
+
+/** Over so short a way a plan that steps in has a wing; less is its own course. */
+const STEP_mm = { over: 14, least: 2.5, beside: 70 } as const;
+
+/** The sharp wings of a plan: where, aft of the wide point, it steps in by more than its course on both sides says. */
+function steppedIn({ points }: FoundPlan, wide_mm: number): OutlineDocument['wings'] {
+  const side = points.filter(({ x, y }) => x > 70 && x < wide_mm - 60 && y > 20).sort((a, b) => a.x - b.x);
+  const steps: { from: number; to: number; depth: number }[] = [];
+  for (let i = 0; i < side.length; i++) {
+    const a = side[i];
+    const before = side.find(({ x }) => x > a.x - STEP_mm.beside) ?? a;
+    let step: (typeof steps)[number] | undefined;
+    for (let j = i + 1; j < side.length && side[j].x - a.x <= STEP_mm.over; j++) {
+      const b = side[j];
+      const after = side.findLast(({ x }) => x < b.x + STEP_mm.beside) ?? b;
+      const slopeOf = (p: Point, q: Point) => (q.x - p.x > 20 ? (q.y - p.y) / (q.x - p.x) : undefined);
+      const slopes = [slopeOf(before, a), slopeOf(b, after)].filter((each) => each !== undefined);
+      const usual = slopes.length === 0 ? 0 : slopes.reduce((sum, each) => sum + each, 0) / slopes.length;
+      const depth = b.y - a.y - Math.max(0, usual) * (b.x - a.x);
+      if (depth >= STEP_mm.least && depth > (step?.depth ?? 0) + 0.2) step = { from: a.x, to: b.x, depth };
+    }
+    if (!step) continue;
+    const last = steps[steps.length - 1];
+    if (last && step.from - last.to < 30) {
+      if (step.depth > last.depth) steps[steps.length - 1] = step;
+    } else steps.push(step);
+  }
+  return steps
+    .sort((a, b) => b.depth - a.depth)
+    .slice(0, MOST_WINGS)
+    .map(({ from, to, depth }) => ({
+      fromTail_mm: to,
+      depth_mm: heldWithin(WING_DEPTH_mm, depth),
+      length_mm: heldWithin(WING_LENGTH_mm, to - from),
+      raised: 0,
+    }));
+}
+
+const mm = (start: number, low: number, high: number): Unknown => ({ start, low, high, step: 0.2 });
+
+function leversOf({ width_mm, widePoint_mm, marks, nose, tail, wings }: OutlineDocument): Lever[] {
+  const levers: Lever[] = [
+    {
+      unknown: mm(width_mm, 150, 900),
+      with: (outline, value) => ({ ...outline, width_mm: value }),
+    },
+    {
+      unknown: { ...mm(widePoint_mm, widePoint_mm - 120, widePoint_mm + 120), step: 1 },
+      with: (outline, value) => ({ ...outline, widePoint_mm: value }),
+    },
+    ...marks.map((mark, k): Lever => ({
+      unknown: mm(mark.value_mm, 2, 900),
+      with: (outline, value_mm) => ({
+        ...outline,
+        marks: outline.marks.map((each, i) => (i === k ? { ...each, value_mm } : each)),
+      }),
+    })),
+    ...wings.flatMap((wing, k): Lever[] => {
+      const set = (key: 'fromTail_mm' | 'depth_mm' | 'length_mm') => (outline: OutlineDocument, value: number) => ({
+        ...outline,
+        wings: outline.wings.map((each, i) => (i === k ? { ...each, [key]: value } : each)),
+      });
+      return [
+        { unknown: mm(wing.fromTail_mm, 20, 2000), with: set('fromTail_mm') },
+        { unknown: mm(wing.depth_mm, WING_DEPTH_mm.low, WING_DEPTH_mm.high), with: set('depth_mm') },
+        { unknown: mm(wing.length_mm, WING_LENGTH_mm.low, WING_LENGTH_mm.high), with: set('length_mm') },
+      ];
+    }),
+  ];
+  const tailLever = (key: 'block_mm' | 'depth_mm' | 'tip_mm', low: number, high: number): Lever => ({
+    unknown: mm(tail[key], low, high),
+    with: (outline, value) => ({ ...outline, tail: { ...outline.tail, [key]: value } }),
+  });
+  if (hasBlock(tail.kind)) levers.push(tailLever('block_mm', 5, 600));
+  if (hasBlock(tail.kind) && tail.kind !== 'square') levers.push(tailLever('depth_mm', 8, 400));
+  if (tail.kind === 'pin') levers.push(tailLever('tip_mm', TIP_RADIUS_mm.low, TIP_RADIUS_mm.high));
+  if (nose.kind === 'pointed') {
+    levers.push({
+      unknown: { start: nose.curve_rad, ...TIP_CURVE_rad, step: 0.01 },
+      with: (outline, curve_rad) => ({
+        ...outline,
+        nose: outline.nose.kind === 'pointed' ? { ...outline.nose, curve_rad } : outline.nose,
+      }),
+    });
+    levers.push({
+      unknown: mm(nose.tip_mm, TIP_RADIUS_mm.low, TIP_RADIUS_mm.high),
+      with: (outline, tip_mm) => ({
+        ...outline,
+        nose: outline.nose.kind === 'pointed' ? { ...outline.nose, tip_mm } : outline.nose,
+      }),
+    });
+  } else if (nose.radius_mm !== undefined) {
+    levers.push({
+      unknown: mm(nose.radius_mm, NOSE_RADIUS_mm.low, NOSE_RADIUS_mm.high),
+      with: (outline, radius_mm) => ({ ...outline, nose: { kind: 'round', radius_mm } }),
+    });
+  }
+  return levers;
+}
+
+/** How far every point of a plan lies outside an outline; undefined where it cannot be sprung. */
+function offOutline(outline: OutlineDocument, { length_mm, points }: FoundPlan): Float64Array | undefined {
+  const legal = {
+    ...outline,
+    marks: outline.marks.map((mark) => ({ ...mark, value_mm: Math.min(mark.value_mm, outline.width_mm - 0.02) })),
+  };
+  let line: Point[];
+  try {
+    const sprung = sprungOutline(legal, { length_mm, wide_mm: length_mm / 2 + outline.widePoint_mm });
+    line = outlinePoints(sprung, 200).map(({ x_mm, y_mm }) => ({ x: x_mm, y: y_mm }));
+  } catch {
+    return undefined;
+  }
+  return Float64Array.from(points, (p) => offLine(line, p));
+}
+
+function fitted(
+  from: OutlineDocument,
+  plan: FoundPlan,
+  {
+    within_mm,
+    rounds = 16,
+    huber = Math.max(0.5, 3 * within_mm),
+  }: FitOutlineChoices & {
+    rounds?: number;
+    huber?: number;
+  },
+): OutlineFit | undefined {
+  const levers = leversOf(from);
+  const made = (values: readonly number[]) =>
+    levers.reduce((outline, lever, k) => lever.with(outline, values[k]), from);
+  try {
+    const fit = leastSquares(
+      levers.map(({ unknown }) => unknown),
+      (values) => offOutline(made(values), plan),
+      { huber, mostRounds: rounds },
+    );
+    const outline = rounded(made(fit.values));
+    const off = offOutline(outline, plan);
+    if (!off) return undefined;
+    let worst = 0;
+    off.forEach((each, i) => {
+      if (Math.abs(each) > Math.abs(off[worst])) worst = i;
+    });
+    const squares = off.reduce((sum, each) => sum + each * each, 0);
+    return {
+      outline,
+      rms_mm: Math.sqrt(squares / off.length),
+      worst: { at: plan.points[worst], off_mm: off[worst] },
+    };
+  } catch {
+    return undefined;
+  }
+}
+
+/** Marks no wider than the widest place, which a document must hold to. */
+const rounded = (outline: OutlineDocument): OutlineDocument => ({
+  ...outline,
+  marks: outline.marks.map((mark) => ({ ...mark, value_mm: Math.min(mark.value_mm, outline.width_mm - 0.02) })),
+});
+
+/** One more mark in the widest gap round where the outline is furthest off. */
+function withMarkWhereWorst(
+  { outline }: OutlineFit,
+  plan: FoundPlan,
+  choices: FitOutlineChoices,
+): OutlineFit | undefined {
+  if (outline.marks.length >= MOST_MARKS) return undefined;
+  const { length_mm } = plan;
+  const wide_mm = length_mm / 2 + outline.widePoint_mm;
+  const taken = [
+    0,
+    length_mm,
+    wide_mm,
+    ...outline.marks.map(({ from, at_mm }) => (from === 'tail' ? at_mm : length_mm - at_mm)),
+  ];
+  const off = offOutline(outline, plan);
+  if (!off) return undefined;
+  let [best, at] = [0, 0];
+  for (let x = MARK_APART_mm; x <= length_mm - MARK_APART_mm; x += 20) {
+    if (taken.some((each) => Math.abs(each - x) < MARK_APART_mm)) continue;
+    const sum = plan.points.reduce((s, p, i) => (Math.abs(p.x - x) < 90 ? s + off[i] * off[i] : s), 0);
+    if (sum > best) [best, at] = [sum, x];
+  }
+  if (best === 0) return undefined;
+  const sprung = sprungOutline(outline, { length_mm, wide_mm });
+  const from = at < length_mm / 2 ? ('tail' as const) : ('nose' as const);
+  const mark: OutlineMark = {
+    from,
+    at_mm: from === 'tail' ? at : length_mm - at,
+    value_mm: 2 * halfBreadthAt(sprung, at),
+  };
+  return fitted({ ...outline, marks: [...outline.marks, mark] }, plan, choices);
+}
+
+/** Bumps, which no step tells: one and two, tried along the tail half, on the tail that was found and on a fair end; kept only where they take most of what was left. */
+function withBumps(before: OutlineFit, plan: FoundPlan, choices: FitOutlineChoices): OutlineFit {
+  const few = { ...plan, points: thinnedTo(plan.points, 2 * FEW) };
+  const { outline } = before;
+  const closes = hasBlock(outline.tail.kind) && outline.tail.kind !== 'swallow' && outline.tail.kind !== 'halfMoon';
+  const bases =
+    closes && choices.tail === undefined
+      ? [outline, { ...outline, tail: { ...outline.tail, kind: 'round' as const } }]
+      : [outline];
+  const bump = (fromTail_mm: number) => ({ fromTail_mm, depth_mm: 6, length_mm: 70, raised: 0 });
+  let best: OutlineFit | undefined;
+  const tried = (base: OutlineDocument, wings: OutlineDocument['wings']) => {
+    choices.onRound?.();
+    const fit = fitted({ ...base, wings }, few, { ...choices, rounds: 4 });
+    if (fit && (!best || fit.rms_mm < best.rms_mm)) best = fit;
+  };
+  for (const base of bases) {
+    for (let at = 100; at < 0.36 * plan.length_mm; at += 70) {
+      if (base.wings.length < MOST_WINGS) tried(base, [...base.wings, bump(at)]);
+      if (base.wings.length + 1 < MOST_WINGS) tried(base, [...base.wings, bump(at), bump(at + 110)]);
+    }
+  }
+  const whole = best && fitted(best.outline, plan, { ...choices, rounds: 24 });
+  return whole && whole.rms_mm < 0.6 * before.rms_mm ? whole : before;
+}

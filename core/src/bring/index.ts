@@ -1,0 +1,17 @@
+export { DRAWING_UNITS, type DrawingUnit, readDrawing } from './drawingFile.ts';
+export type { DrawingRead } from './drawingRead.ts';
+export {
+  boardFromDrawing,
+  type BringChoices,
+  type Brought,
+  type BroughtIn,
+  type DrawingChoicesIn,
+  type DrawnPart,
+  LINE_USES,
+  type LineUse,
+  type PartMisfit,
+  partsOf,
+  planOf,
+  type Uses,
+} from './drawn.ts';
+export type { Point, Stroke } from './plane.ts';
