@@ -5,7 +5,7 @@ test('a board is measured: length, width, thickness are enough, each reading mor
   page,
 }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'a board you measure' }).click();
+  await page.getByRole('button', { name: 'a board you bring in' }).click();
   const readings = page.getByRole('region', { name: 'Readings' });
   const read = async (label: string, text: string) => {
     const field = readings.getByLabel(label, { exact: true });

@@ -15,6 +15,7 @@ const Measured = lazy(() =>
   import('./screens/measured/Measured.tsx').then(({ Measured: screen }) => ({ default: screen })),
 );
 const Drawing = lazy(() => import('./screens/bring/Drawing.tsx').then(({ Drawing: screen }) => ({ default: screen })));
+const Scan = lazy(() => import('./screens/bring/Scan.tsx').then(({ Scan: screen }) => ({ default: screen })));
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
 const Family = lazy(() => import('./screens/family/Family.tsx').then(({ Family: screen }) => ({ default: screen })));
@@ -64,6 +65,7 @@ export function App() {
                 <Route path="/start" element={<Start />} />
                 <Route path="/measured" element={<Measured />} />
                 <Route path="/bring/drawing" element={<Drawing />} />
+                <Route path="/bring/scan" element={<Scan />} />
                 <Route path="/riders" element={<Riders />} />
                 <Route path="/riders/:id" element={<Riders />} />
                 <Route path="/sizes/:id" element={<Sizes />} />

@@ -1,11 +1,26 @@
-import type { BringChoices, Brought, DrawingChoicesIn, DrawnPart } from '@june-tide/core/bring';
+import type { Brought, DrawingChoicesIn, DrawnPart, ScanMade, ScanUnit } from '@june-tide/core/bring';
 
 /** What is made of what exists, for each way in: what is asked and what is answered. */
 export interface BringWork {
+  scan: {
+    of: {
+      /** A file, or the name of one of our boards to make a scan of. */
+      from: { file: File } | { madeUp: string };
+      name: string;
+      /** The one it looks like where left out. */
+      unit: ScanUnit | undefined;
+      turned: boolean;
+    };
+    answer: ScanAnswer;
+  };
   drawing: { of: { parts: readonly DrawnPart[]; choices: Omit<DrawingChoicesIn, 'onRound'> }; answer: Brought };
 }
 export type BringKind = keyof BringWork;
-export type { BringChoices };
+
+/** A scan that was read, with the units it could be in; what it makes where the unit is known. */
+type ScanAnswer =
+  | { ok: false; reason: string; units: ScanUnit[] }
+  | (Extract<ScanMade, { ok: true }> & { units: ScanUnit[]; unit: ScanUnit });
 
 export type BringRequest = { [K in BringKind]: { kind: K; id: number; of: BringWork[K]['of'] } }[BringKind];
 

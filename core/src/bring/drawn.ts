@@ -4,7 +4,7 @@ import { models } from '../models/models.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { fittedFoil, fittedRocker, type FoundLine, lineAt } from './fitLine.ts';
 import { type FoundPlan, fittedOutline } from './fitOutline.ts';
-import { areaOf, type Box, boxOfPoints, chained, evenly, type Point, type Stroke } from './plane.ts';
+import { areaOf, type Box, boxOfPoints, chained, evenly, offLine, type Point, type Stroke } from './plane.ts';
 
 /** What a line of a drawing can be of a board. */
 export const LINE_USES = ['outline', 'half', 'profile', 'bottom', 'none'] as const;
@@ -30,10 +30,18 @@ export function partsOf(strokes: readonly Stroke[]): DrawnPart[] {
   const parts = chained(strokes, MEETS * size)
     .map((stroke) => ({ stroke, box: boxOfPoints(stroke.points) }))
     .filter(({ box }) => Math.hypot(box.right - box.left, box.high - box.low) > 0.25 * size)
+    .filter(({ stroke }) => stroke.closed || !isStraight(stroke.points))
     .map((part): DrawnPart => ({ ...part, looks: looksOf(part.stroke) }));
   const length = ({ box }: DrawnPart) => Math.max(box.right - box.left, box.high - box.low);
   const rank = { outline: 0, half: 1, profile: 2, bottom: 3, none: 4 } as const;
   return parts.toSorted((a, b) => rank[a.looks] - rank[b.looks] || length(b) - length(a));
+}
+
+/** Is a line straight, as a stringer or a station is, to a five hundredth of its length? */
+function isStraight(points: readonly Point[]): boolean {
+  const [a, b] = [points[0], points[points.length - 1]];
+  const long = Math.hypot(b.x - a.x, b.y - a.y);
+  return points.every((p) => Math.abs(offLine([a, b], p)) < 0.002 * long);
 }
 
 /** A line turned so that it lies along x, the end it had lowest or leftmost at 0. */
@@ -182,7 +190,7 @@ function tailLooksRight(points: readonly Point[], long: number): boolean {
 }
 
 /** Bottom and thickness along a profile: the lower and the upper of a closed line, x from its left end. */
-export function profileOf(stroke: Stroke): { bottom: FoundLine; foil: FoundLine | undefined } {
+function profileOf(stroke: Stroke): { bottom: FoundLine; foil: FoundLine | undefined } {
   const { points, closed } = laid(stroke);
   const box = boxOfPoints(points);
   const length_mm = box.right - box.left;
@@ -226,7 +234,7 @@ export interface BroughtIn {
 }
 export type Brought = ({ ok: true } & BroughtIn) | { ok: false; reason: string };
 
-export interface FoundParts {
+interface FoundParts {
   plan?: PlanFound | undefined;
   bottom?: FoundLine | undefined;
   foil?: FoundLine | undefined;
@@ -237,6 +245,8 @@ export interface BringChoices {
   tail?: TailKind | undefined;
   /** How near the lines are wanted, mm: a tenth for what was drawn, more for what was seen. */
   within_mm: number;
+  /** False where the lines are too rough to tell bumps. */
+  bumps?: boolean;
   among?: readonly Board[];
   onRound?: () => void;
 }
@@ -247,7 +257,7 @@ const LENGTHS_mm = { low: 1000, high: 4000 } as const;
  * A board of the plan and profile that were found: fitted by the board's own numbers, few marks; what was not found is as on the model
  * that comes nearest. Never throws: what makes no board is refused with the reason.
  */
-export function boardOfParts({ plan, bottom, foil }: FoundParts, choices: BringChoices): Brought {
+export function boardOfParts({ plan, bottom, foil }: FoundParts, choices: BringChoices, wings = true): Brought {
   const { name, within_mm, among = models() } = choices;
   const length_mm = plan?.length_mm ?? bottom?.length_mm;
   if (length_mm === undefined) return { ok: false, reason: 'There is neither an outline nor a profile yet.' };
@@ -269,7 +279,7 @@ export function boardOfParts({ plan, bottom, foil }: FoundParts, choices: BringC
     length_mm,
     points: line.points.map(({ x, y }) => ({ x: x * scale, y })),
   });
-  const outline = plan && fittedOutline(plan, choices);
+  const outline = plan && fittedOutline(plan, { ...choices, wings });
   if (plan && !outline) return { ok: false, reason: 'No outline of a board runs through the line.' };
   const rocker = bottom && fittedRocker(along(bottom), within_mm);
   if (bottom && !rocker) return { ok: false, reason: 'No rocker runs through the bottom line.' };
@@ -286,6 +296,10 @@ export function boardOfParts({ plan, bottom, foil }: FoundParts, choices: BringC
     deck: thickness ? { ...base.deck, features: [...keptFeatures(base), ...thickness.document.features] } : base.deck,
   };
   const opened = boardFrom(made);
+  // Wings may have been read into what has none.
+  if (!opened.ok && wings && made.outline.wings.length > 0) {
+    return boardOfParts({ plan, bottom, foil }, choices, false);
+  }
   if (!opened.ok) return { ok: false, reason: `What was found makes no board: ${opened.issues[0].words}.` };
   const misfits: PartMisfit[] = [];
   const add = (of: PartMisfit['of'], fit: { rms_mm: number; worst: { at: Point; off_mm: number } } | undefined) => {

@@ -31,6 +31,10 @@ interface FitOutlineChoices {
   within_mm: number;
   /** How the tail is cut, where somebody said so. */
   tail?: TailKind | undefined;
+  /** False where bumps are not looked for: in what is too rough to tell them. */
+  bumps?: boolean;
+  /** False where no wings are looked for at all. */
+  wings?: boolean;
   onRound?: () => void;
 }
 
@@ -53,10 +57,10 @@ const FEW = 110;
 export function fittedOutline(plan: FoundPlan, choices: FitOutlineChoices): OutlineFit | undefined {
   const few = { ...plan, points: thinnedTo(plan.points, FEW) };
   let best: { fit: OutlineFit; off: number } | undefined;
-  for (const outline of beginnings(plan, choices.tail)) {
+  for (const outline of beginnings(plan, choices)) {
     choices.onRound?.();
     const fit = fitted(outline, few, { ...choices, rounds: 8, huber: 10 });
-    const off = fit ? offWithTail(fit.outline, plan) : Infinity;
+    const off = fit ? offWithTail(fit.outline, plan) + UNLIKELY[fit.outline.tail.kind] * choices.within_mm : Infinity;
     if (fit && off < (best?.off ?? Infinity)) best = { fit, off };
   }
   let fit = best && fitted(best.fit.outline, plan, choices);
@@ -66,7 +70,8 @@ export function fittedOutline(plan: FoundPlan, choices: FitOutlineChoices): Outl
     if (!more || more.rms_mm > (1 - WORTH) * fit.rms_mm) break;
     fit = more;
   }
-  if (fit && fit.rms_mm > choices.within_mm) fit = withBumps(fit, plan, choices);
+  if (fit && fit.rms_mm > choices.within_mm && choices.bumps !== false && choices.wings !== false)
+    fit = withBumps(fit, plan, choices);
   return fit && withoutIdleWings(fit, plan, choices);
 }
 
@@ -81,6 +86,20 @@ function withoutIdleWings(before: OutlineFit, plan: FoundPlan, choices: FitOutli
   }
   return fit;
 }
+
+/** Tails with more numbers follow any end a little better: so much of what the lines are good to is held against them. */
+const UNLIKELY: Readonly<Record<TailKind, number>> = {
+  round: 0,
+  roundedPin: 0,
+  pin: 0,
+  square: 0.1,
+  squash: 0.2,
+  thumb: 0.25,
+  swallow: 0.2,
+  halfMoon: 0.3,
+  diamond: 0.3,
+  sixCorner: 0.4,
+};
 
 /** The end of a plan, where tails differ, mm. */
 const TAIL_END_mm = 160;
@@ -105,7 +124,10 @@ function widthAbout({ points }: FoundPlan, x: number, reach: number): number {
 }
 
 /** What the plan may be to begin with: its widest place, four widths, and each tail and nose that could be. */
-function beginnings(plan: FoundPlan, told: TailKind | undefined): OutlineDocument[] {
+function beginnings(
+  plan: FoundPlan,
+  { tail: told, within_mm, wings: winged = true }: FitOutlineChoices,
+): OutlineDocument[] {
   const { length_mm, points } = plan;
   const widest = points.reduce((most, p) => (p.y > most.y ? p : most), { x: length_mm / 2, y: 0 });
   const near = points.filter(({ y }) => y > widest.y - 0.4);
@@ -129,7 +151,7 @@ function beginnings(plan: FoundPlan, told: TailKind | undefined): OutlineDocumen
   // As wide as the sides would be at the very end, were they to run on.
   const [near45, near90] = [widthAbout(plan, 45, 6), widthAbout(plan, 90, 6)];
   const block = 2 * Math.max(widthAbout(plan, 0, 3), 2 * near45 - near90);
-  const wings = steppedIn(plan, wide_mm);
+  const wings = winged ? steppedIn(plan, wide_mm, Math.max(STEP_mm.least, 3 * within_mm)) : [];
   return noses.flatMap((nose) =>
     tailsOf(plan, block, told).map((tail) => ({
       width_mm: 2 * widest.y,
@@ -144,10 +166,10 @@ function beginnings(plan: FoundPlan, told: TailKind | undefined): OutlineDocumen
 
 /** Tails that the end of the plan could be. A notch shows by points ahead of the tip that lie inside. */
 function tailsOf(plan: FoundPlan, block: number, told: TailKind | undefined): OutlineDocument['tail'][] {
-  const inside = plan.points.filter(({ x, y }) => x > 8 && x < 380 && y < 0.12 * block + 4 && y < 0.3 * block);
+  const inside = plan.points.filter(({ x, y }) => x > 8 && x < 380 && y < 0.6 * widthAbout(plan, x, 3));
   const crotch = inside.reduce((most, p) => Math.max(most, p.x), 0);
   // At the very end a split tail has its tips alone, every other one its stringer.
-  const tips = plan.points.filter(({ x }) => x < 4);
+  const tips = plan.points.filter(({ x }) => x < 7);
   const isSplit = crotch > 10 && block > 60 && tips.length > 0 && tips.every(({ y }) => y > 0.15 * block);
   const kinds: TailKind[] = told
     ? [told]
@@ -156,7 +178,7 @@ function tailsOf(plan: FoundPlan, block: number, told: TailKind | undefined): Ou
       : ['squash', 'square', 'thumb', 'diamond', 'sixCorner', 'round', 'pin'];
   return kinds.flatMap((kind) => {
     const depths = isSplit
-      ? [Math.min(400, crotch)]
+      ? [Math.min(400, crotch), Math.min(400, 1.2 * crotch)]
       : ({ squash: [20, 45], thumb: [60, 130], diamond: [50, 110], sixCorner: [50, 110] }[kind as string] ?? [30]);
     return depths.map((depth_mm) => ({
       kind,
@@ -171,8 +193,11 @@ function tailsOf(plan: FoundPlan, block: number, told: TailKind | undefined): Ou
 const STEP_mm = { over: 14, least: 2.5, beside: 70 } as const;
 
 /** The sharp wings of a plan: where, aft of the wide point, it steps in by more than its course on both sides says. */
-function steppedIn({ points }: FoundPlan, wide_mm: number): OutlineDocument['wings'] {
-  const side = points.filter(({ x, y }) => x > 70 && x < wide_mm - 60 && y > 20).sort((a, b) => a.x - b.x);
+function steppedIn(plan: FoundPlan, wide_mm: number, least_mm: number): OutlineDocument['wings'] {
+  // The rail alone: nothing of a notch.
+  const side = plan.points
+    .filter(({ x, y }) => x > 70 && x < wide_mm - 60 && y > 20 && y > 0.75 * widthAbout(plan, x, 3))
+    .sort((a, b) => a.x - b.x);
   const steps: { from: number; to: number; depth: number }[] = [];
   for (let i = 0; i < side.length; i++) {
     const a = side[i];
@@ -185,7 +210,7 @@ function steppedIn({ points }: FoundPlan, wide_mm: number): OutlineDocument['win
       const slopes = [slopeOf(before, a), slopeOf(b, after)].filter((each) => each !== undefined);
       const usual = slopes.length === 0 ? 0 : slopes.reduce((sum, each) => sum + each, 0) / slopes.length;
       const depth = b.y - a.y - Math.max(0, usual) * (b.x - a.x);
-      if (depth >= STEP_mm.least && depth > (step?.depth ?? 0) + 0.2) step = { from: a.x, to: b.x, depth };
+      if (depth >= least_mm && depth > (step?.depth ?? 0) + 0.2) step = { from: a.x, to: b.x, depth };
     }
     if (!step) continue;
     const last = steps[steps.length - 1];
@@ -206,7 +231,7 @@ function steppedIn({ points }: FoundPlan, wide_mm: number): OutlineDocument['win
 
 const mm = (start: number, low: number, high: number): Unknown => ({ start, low, high, step: 0.2 });
 
-function leversOf({ width_mm, widePoint_mm, marks, nose, tail, wings }: OutlineDocument): Lever[] {
+export function leversOf({ width_mm, widePoint_mm, marks, nose, tail, wings }: OutlineDocument): Lever[] {
   const levers: Lever[] = [
     {
       unknown: mm(width_mm, 150, 900),
@@ -239,7 +264,10 @@ function leversOf({ width_mm, widePoint_mm, marks, nose, tail, wings }: OutlineD
     unknown: mm(tail[key], low, high),
     with: (outline, value) => ({ ...outline, tail: { ...outline.tail, [key]: value } }),
   });
-  if (hasBlock(tail.kind)) levers.push(tailLever('block_mm', 5, 600));
+  if (hasBlock(tail.kind)) {
+    const isSplit = tail.kind === 'swallow' || tail.kind === 'halfMoon';
+    levers.push(tailLever('block_mm', isSplit ? 42 : 6, Math.min(600, 0.9 * width_mm)));
+  }
   if (hasBlock(tail.kind) && tail.kind !== 'square') levers.push(tailLever('depth_mm', 8, 400));
   if (tail.kind === 'pin') levers.push(tailLever('tip_mm', TIP_RADIUS_mm.low, TIP_RADIUS_mm.high));
   if (nose.kind === 'pointed') {

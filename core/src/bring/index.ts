@@ -15,3 +15,14 @@ export {
   type Uses,
 } from './drawn.ts';
 export type { Point, Stroke } from './plane.ts';
+export {
+  boardFromScan,
+  SCAN_UNITS,
+  type ScanFindings,
+  scanLength,
+  type ScanMade,
+  type ScanUnit,
+} from './scan/fitScan.ts';
+export type { Scan } from './scan/cloud.ts';
+export { madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
+export { scanFileKind, type ScanFileKind } from './scan/scanFile.ts';

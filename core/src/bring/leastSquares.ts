@@ -20,27 +20,29 @@ interface FitChoices {
   /** Residuals beyond this count in proportion, not by their square. */
   huber: number;
   mostRounds?: number;
+  /** Less gained in a round than this share of what is left, and it is found; a ten-thousandth where left out. */
+  gained?: number;
   /** Told after each round; a fit that is stopped throws what this throws. */
   onRound?: (round: number) => void;
 }
 
+const { abs } = Math;
+
 /** A residual counts whole up to `huber`, beyond it so that its pull stays the same. */
 const weightOf = (residual: number, huber: number) => {
-  const size = Math.abs(residual);
+  const size = abs(residual);
   return size <= huber ? 1 : huber / size;
 };
 
 function costOf(residuals: Float64Array, huber: number): number {
   let sum = 0;
   for (const residual of residuals) {
-    const size = Math.abs(residual);
+    const size = abs(residual);
     sum += size <= huber ? size * size : huber * (2 * size - huber);
   }
   return sum;
 }
 
-/** Less gained in a round than this share of what is left, and it is found. */
-const GAINED = 1e-4;
 const MOST_DAMPED = 8;
 
 /**
@@ -52,7 +54,7 @@ const MOST_DAMPED = 8;
 export function leastSquares(
   unknowns: readonly Unknown[],
   residualsOf: (values: readonly number[]) => Float64Array | undefined,
-  { huber, mostRounds = 20, onRound }: FitChoices,
+  { huber, mostRounds = 20, gained: enough = 1e-4, onRound }: FitChoices,
 ): Fit {
   let values = unknowns.map(({ start, low, high }) => Math.min(high, Math.max(low, start)));
   let residuals = residualsOf(values);
@@ -82,7 +84,7 @@ export function leastSquares(
       }
       damping *= 8;
     }
-    if (gained < GAINED) break;
+    if (gained < enough) break;
   }
   return { values, residuals, rms: Math.sqrt(cost / Math.max(1, residuals.length)), rounds: round };
 }

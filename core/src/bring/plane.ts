@@ -12,7 +12,7 @@ export interface Stroke {
   layer?: string;
 }
 
-export const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 export interface Box {
   left: number;

@@ -30,7 +30,7 @@ export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
         a rider and a model
       </Button>
       <Button onClick={() => picker.current?.click()}>a board file</Button>
-      <Button onClick={() => void navigate('/measured')}>a board you measure</Button>
+      <Button onClick={() => void navigate('/measured')}>a board you bring in</Button>
       <Button onClick={() => tablePicker.current?.click()}>a station table (CSV)</Button>
       <Button className="right" onClick={() => void navigate(beginGuide())}>
         a first board, guided

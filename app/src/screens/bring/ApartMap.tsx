@@ -1,0 +1,92 @@
+import { useEffect, useRef } from 'react';
+import type { ScanFindings } from '@june-tide/core/bring';
+import type { Board } from '@june-tide/core/document';
+import { thicknessAt } from '@june-tide/core/foil';
+import { outlinePoints } from '@june-tide/core/outline';
+import { shapeFor } from '../../store/derived.ts';
+import { useSize } from '../../parts/useSize.ts';
+
+interface ApartMapProps {
+  board: Board | undefined;
+  apart: ScanFindings['apart'];
+}
+
+/** The colours run out so far off, mm. */
+const FULL_mm = 2;
+const APEX_SHARE = 0.4;
+
+/** Deck and bottom from above, each place of the scan in the colour of how far it is off the board: blue inside, red outside. */
+export function ApartMap({ board, apart }: ApartMapProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const { width, height } = useSize(box);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!context || !board || width < 10) return;
+    const shape = shapeFor(board);
+    const ratio = window.devicePixelRatio || 1;
+    context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    context.clearRect(0, 0, width, height);
+    const scale = Math.min((height - 70) / board.length_mm, (width - 60) / (2 * board.outline.width_mm));
+    const line = outlinePoints(shape.outline, 160);
+    const ink = getComputedStyle(context.canvas).color;
+    // The apex of a rail lies about so high in the foam: what is over it is deck.
+    const apex = (x: number) => {
+      const on = Math.min(board.length_mm, Math.max(0, x));
+      return shape.rocker.line.valueAt(on) + APEX_SHARE * thicknessAt(shape.foil, on);
+    };
+    for (const [centre, isDeck] of [
+      [width / 4, true],
+      [(3 * width) / 4, false],
+    ] as const) {
+      for (const { x_mm, y_mm, z_mm, off_mm } of apart) {
+        if (z_mm > apex(x_mm) !== isDeck) continue;
+        context.fillStyle = colourOf(off_mm);
+        context.fillRect(centre + y_mm * scale - 1.5, height - 40 - x_mm * scale - 1.5, 3, 3);
+      }
+      context.beginPath();
+      for (const side of [1, -1]) {
+        line.forEach(({ x_mm, y_mm }, k) => {
+          const [x, y] = [centre + side * y_mm * scale, height - 40 - x_mm * scale];
+          if (k === 0) context.moveTo(x, y);
+          else context.lineTo(x, y);
+        });
+      }
+      context.strokeStyle = ink;
+      context.lineWidth = 1.2;
+      context.stroke();
+      context.fillStyle = ink;
+      context.textAlign = 'center';
+      context.font = `14px ${getComputedStyle(document.body).fontFamily}`;
+      context.fillText(isDeck ? 'Deck' : 'Bottom', centre, height - 16);
+    }
+  }, [board, apart, width, height]);
+  return (
+    <div ref={box} className="found">
+      {board && (
+        <canvas
+          ref={canvas}
+          width={width * (window.devicePixelRatio || 1)}
+          height={height * (window.devicePixelRatio || 1)}
+          className="apart-map"
+          role="img"
+          aria-label="How far the scan is off the board, deck and bottom: blue inside, red outside"
+        />
+      )}
+      {board && (
+        <p className="apart-key" aria-hidden>
+          <i className="inside" /> {FULL_mm} mm inside <i className="on" /> on it <i className="outside" /> {FULL_mm} mm
+          outside
+        </p>
+      )}
+    </div>
+  );
+}
+
+function colourOf(off_mm: number): string {
+  const share = Math.max(-1, Math.min(1, off_mm / FULL_mm));
+  const pale = [214, 208, 192];
+  const full = share > 0 ? [190, 40, 30] : [30, 80, 180];
+  const [r, g, b] = pale.map((from, k) => Math.round(from + (full[k] - from) * Math.abs(share)));
+  return `rgb(${r} ${g} ${b})`;
+}

@@ -1,0 +1,601 @@
+import { APEX, heldWithin, LENGTH_mm, TUCK_mm } from '../../document/limits.ts';
+import type { Board, BottomLayer, LayerKind, Mark, RailStation } from '../../document/schema.ts';
+import { models } from '../../models/models.ts';
+import { boardFrom } from '../../shape/issues.ts';
+import { type Shape, shapeOf } from '../../shape/shape.ts';
+import { boardOfParts } from '../drawn.ts';
+import { leversOf } from '../fitOutline.ts';
+import { leastSquares, type Unknown } from '../leastSquares.ts';
+import type { Point } from '../plane.ts';
+import { type Cloud, cleaned, countOf, posed, principalPose, sampled, type Scan } from './cloud.ts';
+import { stood, strip } from './stand.ts';
+import { outside, type Surface, surfaceOf } from './surface.ts';
+
+/** Where a scan and the board made of it are apart, seen from the tail, right or left of the stringer, on deck or bottom. */
+interface Apart {
+  x_mm: number;
+  y_mm: number;
+  z_mm: number;
+  off_mm: number;
+}
+
+export interface ScanFindings {
+  /** Points of the file, and how many lay about it and were left out. */
+  points: number;
+  strays: number;
+  fins: boolean;
+  noseBy: 'fins' | 'lift' | 'guess';
+  rms_mm: number;
+  /** 95 of a hundred points are no farther off. */
+  most_mm: number;
+  /** Wider at the right rail than at the left, by station: the mean of both ends' ten inches and the middle, mm. */
+  sides: { at_mm: number; right_mm: number }[];
+  /** Places all over the board and how far the scan is off it there: outside is positive. */
+  apart: Apart[];
+}
+
+export type ScanMade = { ok: true; board: Board; findings: ScanFindings } | { ok: false; reason: string };
+
+export interface ScanChoices {
+  name: string;
+  unit_mm: number;
+  /** The nose is at the other end than it looks. */
+  turned?: boolean;
+  among?: readonly Board[];
+  /** Told how far it is, 0 to 1; what it throws ends the work. */
+  onGoing?: (step: string, share: number) => void;
+}
+
+/** Units a scan may be in, and the lengths by which each shows. */
+export const SCAN_UNITS = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 } as const;
+export type ScanUnit = keyof typeof SCAN_UNITS;
+
+/** The length of a scan in its own unit, and the units in which that would be a board; more than one is asked about. */
+export function scanLength(scan: Scan): { length: number; units: ScanUnit[] } {
+  const { cloud } = cleaned(sampled(scan, 40_000));
+  if (countOf(cloud) < LEAST_POINTS) return { length: 0, units: [] };
+  const laid = posed(cloud, principalPose(cloud));
+  const along = Float64Array.from({ length: countOf(laid) }, (_, i) => laid[3 * i]).sort();
+  const length = along[along.length - 1] - along[0];
+  const units = (Object.keys(SCAN_UNITS) as ScanUnit[]).filter((unit) => {
+    const mm = length * SCAN_UNITS[unit];
+    return mm > 1300 && mm < 3700;
+  });
+  return { length, units };
+}
+
+const LEAST_POINTS = 400;
+/** Another body of more than this share of the points is a second board. */
+const SECOND = 0.2;
+/** So many points the fit is made with, and the deviations are told at. */
+const FITTED = 5000;
+const TOLD = 4000;
+
+/**
+ * The board that was scanned. Method: strays by the density of their neighbourhood; axes by principal components; the plane of symmetry,
+ * the roll and the pitch by medians of slopes; outline, rocker and foil as read off slabs; then all of the board's numbers and its place
+ * together, Gauss-Newton on the distances of points from the surface, with Huber's weights and what lies far off, as fins do, left out.
+ * Never throws for a scan, but what `onGoing` throws.
+ */
+export function boardFromScan(scan: Scan, choices: ScanChoices): ScanMade {
+  const { unit_mm, name, onGoing = () => undefined } = choices;
+  onGoing('Looking through the points', 0.02);
+  const all = sampled(scan);
+  if (countOf(all) < LEAST_POINTS) {
+    return { ok: false, reason: `There are ${countOf(all)} points with numbers in the scan: too few for a board.` };
+  }
+  for (let i = 0; i < all.length; i++) all[i] *= unit_mm;
+  onGoing('Leaving out what lies about', 0.08);
+  const { cloud, strays, bodies } = cleaned(all);
+  if ((bodies[1] ?? 0) > SECOND) {
+    return { ok: false, reason: 'There are two bodies apart from one another in the scan: cut it down to one board.' };
+  }
+  if (countOf(cloud) < LEAST_POINTS) return { ok: false, reason: 'The points lie nowhere close enough to be a board.' };
+  onGoing('Finding nose, tail, deck and stringer', 0.14);
+  const standing = stood(posed(cloud, principalPose(cloud)));
+  if (!standing) return { ok: false, reason: 'No deck and bottom are found along what was scanned: it is no board.' };
+  const laid = choices.turned ? end4end(standing.cloud, standing.length) : standing.cloud;
+  const shape_reason = notABoard(laid, standing.length);
+  if (shape_reason !== undefined) return { ok: false, reason: shape_reason };
+  onGoing('Reading outline, rocker and foil', 0.2);
+  const begun = boardOfParts(readOff(laid, standing.length), {
+    name,
+    within_mm: 1,
+    bumps: false,
+    among: choices.among ?? models(),
+    onRound: () => onGoing('Reading outline, rocker and foil', 0.25),
+  });
+  if (!begun.ok) return begun;
+  const fit = fitted(withPlainBottom(begun.board), laid, onGoing);
+  const whole = boardFrom(fit.board);
+  const opened = whole.ok ? whole : boardFrom({ ...fit.board, outline: { ...fit.board.outline, wings: [] } });
+  if (!opened.ok) return { ok: false, reason: `The scan makes no board: ${opened.issues[0].words}.` };
+  onGoing('Holding the scan against it', 0.97);
+  return {
+    ok: true,
+    board: opened.board,
+    findings: {
+      points: countOf(scan.positions),
+      strays,
+      fins: standing.fins > 0.002,
+      noseBy: standing.noseBy,
+      ...heldAgainst(opened.board, laid, fit.place),
+    },
+  };
+}
+
+/** Why the body is no board; undefined for one that could be. */
+function notABoard(cloud: Cloud, length: number): string | undefined {
+  if (!(length >= LENGTH_mm.low && length <= LENGTH_mm.high)) {
+    return `The scan comes out ${length.toFixed(0)} mm long: is it in another unit?`;
+  }
+  const n = countOf(cloud);
+  const span = (axis: number) => {
+    const values = Float64Array.from({ length: n }, (_, i) => cloud[3 * i + axis]).sort();
+    return values[Math.floor(0.995 * n)] - values[Math.floor(0.005 * n)];
+  };
+  const [wide, high] = [span(1), span(2)];
+  if (wide < 0.1 * length || wide > 0.7 * length || high > 0.35 * length) {
+    return 'What was scanned is not of a board’s proportions.';
+  }
+  if (cutOff(cloud, length, wide / 2)) {
+    return 'Only one rail is in the scan: one side ends as thick as a middle. Both rails are needed.';
+  }
+  return undefined;
+}
+
+/** Does one side end in foam as thick as the other's inside, as where a scan stops at the stringer? */
+function cutOff(cloud: Cloud, length: number, half: number): boolean {
+  const thick = (side: -1 | 1) => {
+    const found = [0.35, 0.45, 0.55, 0.65].flatMap((share) => {
+      const near: number[] = [];
+      for (let i = 0; i < countOf(cloud); i++) if (Math.abs(cloud[3 * i] - share * length) < 25) near.push(i);
+      const heights = strip(cloud, near, 0.86 * half, 0.97 * half, side);
+      return heights ? [heights[1] - heights[0]] : [];
+    });
+    return found.length > 0 ? found.sort((a, b) => a - b)[Math.floor(found.length / 2)] : 0;
+  };
+  const [left, right] = [thick(-1), thick(1)];
+  return Math.min(left, right) < 0.62 * Math.max(left, right);
+}
+
+/** The other way round, tail for nose. */
+function end4end(cloud: Cloud, length: number): Cloud {
+  const out = Float64Array.from(cloud);
+  for (let i = 0; i < out.length; i += 3) {
+    out[i] = length - out[i];
+    out[i + 1] = -out[i + 1];
+  }
+  return out;
+}
+
+/** Plan, bottom and thickness as slabs across the board show them: a millimetre or two off, to begin with. */
+function readOff(cloud: Cloud, length_mm: number) {
+  const n = countOf(cloud);
+  const wide = 9;
+  const slabs = Array.from({ length: Math.ceil(length_mm / wide) }, () => [] as number[]);
+  for (let i = 0; i < n; i++) slabs[Math.min(slabs.length - 1, Math.max(0, Math.floor(cloud[3 * i] / wide)))].push(i);
+  const slices = [
+    planOfSlices(cloud, slicesOf(cloud, 0, END_mm, END_SLICE_mm), END_SLICE_mm, length_mm, 0),
+    planOfSlices(cloud, slabs, wide, length_mm),
+    planOfSlices(
+      cloud,
+      slicesOf(cloud, length_mm - END_mm, length_mm, END_SLICE_mm),
+      END_SLICE_mm,
+      length_mm,
+      length_mm - END_mm,
+    ),
+  ];
+  const plan: Point[] = [{ x: length_mm, y: 0 }, ...slices.flatMap(({ outer }) => outer)];
+  // A notch runs in from the tail without a break; what is open elsewhere is a hole of the scan.
+  let reached = 0;
+  for (const point of slices.flatMap(({ inner }) => inner)) {
+    if (point.x - reached > NOTCH_BREAK_mm) break;
+    plan.push(point);
+    reached = point.x;
+  }
+  const bottom: Point[] = [];
+  const foil: Point[] = [];
+  for (let k = 2; k + 2 < slabs.length; k += 3) {
+    const found = strip(cloud, [...slabs[k - 1], ...slabs[k], ...slabs[k + 1]], 12, 45);
+    if (!found) continue;
+    const x = (k + 0.5) * wide;
+    bottom.push({ x, y: found[0] });
+    foil.push({ x, y: found[1] - found[0] });
+  }
+  return {
+    plan: { length_mm, points: plan, uneven_mm: 0 },
+    bottom: { length_mm, points: bottom },
+    foil: { length_mm, points: foil },
+  };
+}
+
+/** At the ends, where the plan turns, slices are thinner. */
+const END_mm = 108;
+const END_SLICE_mm = 2.5;
+/** The innermost of a slice, but this share, which strays may be. */
+const INNER = 0.02;
+const NOTCH_BREAK_mm = 20;
+
+function slicesOf(cloud: Cloud, low: number, high: number, wide: number): number[][] {
+  const slices = Array.from({ length: Math.ceil((high - low) / wide) }, () => [] as number[]);
+  for (let i = 0; i < countOf(cloud); i++) {
+    const x = cloud[3 * i];
+    if (x >= low && x < high) slices[Math.min(slices.length - 1, Math.floor((x - low) / wide))].push(i);
+  }
+  return slices;
+}
+
+/** The outermost of each slice, but the hundredth part, which noise has carried farther; in the tail the innermost too, where nothing is on the stringer. */
+function planOfSlices(
+  cloud: Cloud,
+  slices: readonly number[][],
+  wide: number,
+  length_mm: number,
+  from?: number,
+): { outer: Point[]; inner: Point[] } {
+  const found: { outer: Point[]; inner: Point[] } = { outer: [], inner: [] };
+  slices.forEach((points, k) => {
+    const x = (from ?? 0) + (k + 0.5) * wide;
+    const isEnd = x < END_mm || x > length_mm - END_mm;
+    if (points.length < 4 || (from === undefined && isEnd)) return;
+    const ys = points.map((i) => Math.abs(cloud[3 * i + 1])).sort((a, b) => a - b);
+    const outer = { x, y: ys[Math.floor(0.99 * (ys.length - 1))] };
+    const inner = ys[Math.floor(INNER * ys.length)];
+    // Points lie evenly across: two in a hundred lie within two hundredths of the way, by chance within a few more.
+    const byChance = INNER + 0.06 + 3 * Math.sqrt(INNER / points.length);
+    found.outer.push(outer);
+    if (x < 0.2 * length_mm && inner > 5 && inner > byChance * outer.y) found.inner.push({ x, y: inner });
+  });
+  return found;
+}
+
+/** Contours begin level, of the kinds any bottom is made up of; which of them are there is found. */
+const FIRST_KINDS: readonly LayerKind[] = ['single', 'roll', 'vee', 'double'];
+
+function depthsOf(length_mm: number): Mark[] {
+  return [0.05, 0.22, 0.42, 0.66, 0.88].map((share) => ({ from: 'tail', at_mm: share * length_mm, value_mm: 0 }));
+}
+
+function withPlainBottom(board: Board): Board {
+  const layer = (kind: LayerKind): BottomLayer => ({ kind, width: 1, depths: depthsOf(board.length_mm) });
+  const { length_mm } = board;
+  const rail = (from: 'tail' | 'nose' | 'centre', at_mm: number): RailStation => ({
+    from,
+    at_mm,
+    apex: 0.36,
+    fullness: 0.6,
+    tuck_mm: 26,
+    edge: from === 'tail' && at_mm < 300 ? 0.5 : 0.2,
+    edgeRadius_mm: 4,
+  });
+  const third = Math.min(305, length_mm / 6);
+  const crown = (from: 'tail' | 'nose' | 'centre', at_mm: number): Mark => ({ from, at_mm, value_mm: 8 });
+  return {
+    ...board,
+    bottom: { layers: FIRST_KINDS.map(layer) },
+    rails: {
+      stations: [rail('tail', third / 2), rail('tail', 1.8 * third), rail('centre', 0), rail('nose', third)],
+      tailEdge: { length_mm: 0, fade_mm: 300, hardness: 0 },
+    },
+    deck: { crown: [crown('tail', third), crown('centre', 0), crown('nose', third)], features: board.deck.features },
+  };
+}
+
+/** The board's place in the scan: moved, then turned about the three axes at its middle. */
+type Place = [number, number, number, number, number, number];
+
+/** Points as the board sees them, moved and turned by a little. */
+function placed(points: Float64Array, [dx, dy, dz, roll, pitch, yaw]: Place, middle: number, out: Float64Array): void {
+  const [ca, sa] = [Math.cos(roll), Math.sin(roll)];
+  const [cb, sb] = [Math.cos(pitch), Math.sin(pitch)];
+  const [cc, sc] = [Math.cos(yaw), Math.sin(yaw)];
+  for (let i = 0; i < points.length; i += 3) {
+    const x = points[i] - middle;
+    const y = points[i + 1];
+    const z = points[i + 2];
+    const y1 = y * ca - z * sa;
+    const z1 = y * sa + z * ca;
+    const x2 = x * cb + z1 * sb;
+    const z2 = z1 * cb - x * sb;
+    out[i] = x2 * cc - y1 * sc + middle + dx;
+    out[i + 1] = x2 * sc + y1 * cc + dy;
+    out[i + 2] = z2 + dz;
+  }
+}
+
+interface Lever {
+  unknown: Unknown;
+  isContour?: boolean;
+  with: (board: Board, value: number) => Board;
+}
+
+const unknown = (start: number, low: number, high: number, step = 0.3): Unknown => ({ start, low, high, step });
+
+/** Every number of a board a scan can tell. */
+function boardLevers(board: Board): Lever[] {
+  const { outline, rocker, foil, deck, rails, bottom } = board;
+  const levers: Lever[] = [
+    {
+      unknown: unknown(board.length_mm, board.length_mm - 40, board.length_mm + 40),
+      with: (b, length_mm) => ({ ...b, length_mm }),
+    },
+    ...leversOf(outline).map((lever): Lever => ({
+      unknown: lever.unknown,
+      with: (b, value) => ({ ...b, outline: lever.with(b.outline, value) }),
+    })),
+    {
+      unknown: unknown(rocker.noseLift_mm, 0, 600),
+      with: (b, noseLift_mm) => ({ ...b, rocker: { ...b.rocker, noseLift_mm } }),
+    },
+    {
+      unknown: unknown(rocker.tailLift_mm, 0, 400),
+      with: (b, tailLift_mm) => ({ ...b, rocker: { ...b.rocker, tailLift_mm } }),
+    },
+    ...markLevers(
+      rocker.marks,
+      0,
+      600,
+      (b, marks) => ({ ...b, rocker: { ...b.rocker, marks } }),
+      (b) => b.rocker.marks,
+    ),
+    {
+      unknown: unknown(foil.thickness_mm, 10, 200),
+      with: (b, thickness_mm) => ({ ...b, foil: { ...b.foil, thickness_mm } }),
+    },
+    {
+      unknown: unknown(foil.thickest_mm, -500, 500, 2),
+      with: (b, thickest_mm) => ({ ...b, foil: { ...b.foil, thickest_mm } }),
+    },
+    { unknown: unknown(foil.noseTip_mm, 3, 60), with: (b, noseTip_mm) => ({ ...b, foil: { ...b.foil, noseTip_mm } }) },
+    { unknown: unknown(foil.tailTip_mm, 3, 60), with: (b, tailTip_mm) => ({ ...b, foil: { ...b.foil, tailTip_mm } }) },
+    ...markLevers(
+      foil.marks,
+      3,
+      200,
+      (b, marks) => ({ ...b, foil: { ...b.foil, marks } }),
+      (b) => b.foil.marks,
+    ),
+    ...markLevers(
+      deck.crown,
+      0,
+      40,
+      (b, crown) => ({ ...b, deck: { ...b.deck, crown } }),
+      (b) => b.deck.crown,
+    ),
+  ];
+  rails.stations.forEach((station, k) => {
+    const set = (key: 'apex' | 'fullness' | 'tuck_mm' | 'edge') => (b: Board, value: number) => ({
+      ...b,
+      rails: { ...b.rails, stations: b.rails.stations.map((each, i) => (i === k ? { ...each, [key]: value } : each)) },
+    });
+    levers.push(
+      { unknown: unknown(station.apex, APEX.low, APEX.high, 0.01), with: set('apex') },
+      { unknown: unknown(station.fullness, 0, 1, 0.02), with: set('fullness') },
+      { unknown: unknown(station.tuck_mm, 2, TUCK_mm.high, 1), with: set('tuck_mm') },
+      { unknown: unknown(station.edge, 0, 1, 0.03), with: set('edge') },
+    );
+  });
+  bottom.layers.forEach((layer, k) => {
+    levers.push(
+      ...markLevers(
+        layer.depths,
+        0,
+        30,
+        (b, depths) => ({
+          ...b,
+          bottom: { layers: b.bottom.layers.map((each, i) => (i === k ? { ...each, depths } : each)) },
+        }),
+        (b) => b.bottom.layers[k].depths,
+      ).map((lever) => ({ ...lever, isContour: true })),
+    );
+  });
+  return levers;
+}
+
+function markLevers<M extends Mark>(
+  marks: readonly M[],
+  low: number,
+  high: number,
+  set: (board: Board, marks: M[]) => Board,
+  get: (board: Board) => readonly M[],
+): Lever[] {
+  return marks.map((mark, k) => ({
+    unknown: unknown(mark.value_mm, low, high),
+    with: (board, value_mm) =>
+      set(
+        board,
+        get(board).map((each, i) => (i === k ? { ...each, value_mm } : each)),
+      ),
+  }));
+}
+
+/** Numbers a document must not have are drawn in. */
+function legal(board: Board): Board {
+  const { outline, foil } = board;
+  return {
+    ...board,
+    outline: {
+      ...outline,
+      marks: outline.marks.map((mark) => ({ ...mark, value_mm: Math.min(mark.value_mm, outline.width_mm - 0.02) })),
+    },
+    foil: {
+      ...foil,
+      marks: foil.marks.map((mark) => ({ ...mark, value_mm: Math.min(mark.value_mm, foil.thickness_mm - 0.01) })),
+    },
+  };
+}
+
+function surfaceFor(board: Board): Surface | undefined {
+  let shape: Shape;
+  try {
+    shape = shapeOf(legal(board));
+    return surfaceOf(shape);
+  } catch {
+    return undefined;
+  }
+}
+
+/** Two contours that undo one another are drawn to nothing by so much a mm: a point's part in a thousand. */
+const CONTOUR_PULL = 0.1;
+
+/** Points farther off than this are no part of the board's skin, in turn: fins, what was left of strays. mm. */
+const GATES_mm = [25, 10, 6] as const;
+
+function fitted(
+  start: Board,
+  cloud: Cloud,
+  onGoing: NonNullable<ScanChoices['onGoing']>,
+): { board: Board; place: Place } {
+  let board = start;
+  let place: Place = [0, 0, 0, 0, 0, 0];
+  const middle = start.length_mm / 2;
+  const picked = pickedFrom(cloud, FITTED, start.length_mm);
+  GATES_mm.forEach((gate, stage) => {
+    const points = within(board, place, middle, picked, gate);
+    const count = points.length / 3;
+    const moved = new Float64Array(points.length);
+    const seen = new Int32Array(2 * count);
+    let looked = false;
+    const levers = boardLevers(board);
+    const contours = [...levers.keys()].filter((k) => levers[k].isContour);
+    const offBy = (values: readonly number[], again: boolean): Float64Array | undefined => {
+      const made = surfaceFor(levers.reduce((b, lever, k) => lever.with(b, values[6 + k]), board));
+      if (!made) return undefined;
+      placed(points, values.slice(0, 6) as Place, middle, moved);
+      const out = new Float64Array(count + contours.length);
+      outside(made, moved, seen, again && looked, out);
+      contours.forEach((k, i) => (out[count + i] = CONTOUR_PULL * values[6 + k]));
+      looked = true;
+      return out;
+    };
+    const places: Unknown[] = place.map((value, k) =>
+      k < 3 ? unknown(value, value - 40, value + 40, 0.2) : unknown(value, value - 0.1, value + 0.1, 2e-4),
+    );
+    const fit = leastSquares([...places, ...levers.map((lever) => lever.unknown)], (values) => offBy(values, true), {
+      huber: stage === 0 ? 3 : 1.2,
+      mostRounds: stage === 0 ? 6 : 7,
+      gained: 2e-3,
+      onRound: (round) => {
+        // The nearest places are looked for anew at the start of each round.
+        looked = false;
+        onGoing('Fitting the board to the points', 0.3 + 0.22 * stage + 0.03 * round);
+      },
+    });
+    board = legal(levers.reduce((b, lever, k) => lever.with(b, fit.values[6 + k]), board));
+    place = fit.values.slice(0, 6) as Place;
+    board = withoutIdleLayers(board);
+  });
+  return { board: named(board), place };
+}
+
+/** A contour nowhere deeper than this is none. */
+const IDLE_mm = 0.35;
+
+/** What a concave and a roll of the same place undo of one another taken off both; contours that are none left out. */
+function withoutIdleLayers(board: Board): Board {
+  const of = (kind: LayerKind) => board.bottom.layers.find((layer) => layer.kind === kind);
+  const [single, roll] = [of('single'), of('roll')];
+  const layers = board.bottom.layers.map((layer) => {
+    if (!single || !roll || (layer !== single && layer !== roll)) return layer;
+    const both = single.depths.map(({ value_mm }, k) => Math.min(value_mm, roll.depths[k].value_mm));
+    return { ...layer, depths: layer.depths.map((mark, k) => ({ ...mark, value_mm: mark.value_mm - both[k] })) };
+  });
+  return {
+    ...board,
+    bottom: { layers: layers.filter(({ depths }) => depths.some(({ value_mm }) => Math.abs(value_mm) > IDLE_mm)) },
+  };
+}
+
+const named = (board: Board): Board => ({
+  ...board,
+  rails: {
+    ...board.rails,
+    stations: board.rails.stations.map((station) => ({
+      ...station,
+      apex: heldWithin(APEX, station.apex),
+      tuck_mm: heldWithin(TUCK_mm, station.tuck_mm),
+    })),
+  },
+});
+
+/** So many points, as many from each stretch along the board, so that the ends count. */
+function pickedFrom(cloud: Cloud, count: number, length_mm: number): Float64Array {
+  const BINS = 60;
+  const bins = Array.from({ length: BINS }, () => [] as number[]);
+  for (let i = 0; i < cloud.length; i += 3) {
+    // By the angle, as the rows stand.
+    const share = Math.acos(1 - 2 * Math.min(1, Math.max(0, cloud[i] / length_mm))) / Math.PI;
+    bins[Math.min(BINS - 1, Math.floor(share * BINS))].push(i);
+  }
+  const each = count / BINS;
+  const out: number[] = [];
+  for (const bin of bins) {
+    const step = Math.max(1, bin.length / each);
+    for (let k = 0; k < bin.length; k += step) {
+      const i = bin[Math.floor(k)];
+      out.push(cloud[i], cloud[i + 1], cloud[i + 2]);
+    }
+  }
+  return Float64Array.from(out);
+}
+
+/** The points no farther off the board than the gate. */
+function within(board: Board, place: Place, middle: number, points: Float64Array, gate: number): Float64Array {
+  const surface = surfaceFor(board);
+  if (!surface) return points;
+  const off = offOf(surface, place, middle, points);
+  const out: number[] = [];
+  off.forEach((each, k) => {
+    if (Math.abs(each) <= gate) out.push(points[3 * k], points[3 * k + 1], points[3 * k + 2]);
+  });
+  return Float64Array.from(out);
+}
+
+function offOf(
+  surface: Surface,
+  place: Place,
+  middle: number,
+  points: Float64Array,
+  moved = new Float64Array(points.length),
+): Float64Array {
+  placed(points, place, middle, moved);
+  const off = new Float64Array(points.length / 3);
+  outside(surface, moved, new Int32Array(2 * off.length), false, off);
+  return off;
+}
+
+function heldAgainst(
+  board: Board,
+  cloud: Cloud,
+  place: Place,
+): Pick<ScanFindings, 'rms_mm' | 'most_mm' | 'sides' | 'apart'> {
+  const surface = surfaceOf(shapeOf(board));
+  const points = pickedFrom(cloud, 3 * FITTED, board.length_mm);
+  const moved = new Float64Array(points.length);
+  const off = offOf(surface, place, board.length_mm / 2, points, moved);
+  const last = GATES_mm[GATES_mm.length - 1];
+  const own = [...off.keys()].filter((k) => Math.abs(off[k]) <= last);
+  const sizes = own.map((k) => Math.abs(off[k])).sort((a, b) => a - b);
+  const rms = Math.sqrt(own.reduce((sum, k) => sum + off[k] * off[k], 0) / Math.max(1, own.length));
+  const step = Math.max(1, Math.floor(own.length / TOLD));
+  const sides = [0.17, 0.33, 0.5, 0.67, 0.83].map((share) => {
+    const at_mm = share * board.length_mm;
+    const half = (k: number) => Math.abs(moved[3 * k + 1]);
+    const near = own.filter((k) => Math.abs(moved[3 * k] - at_mm) < 0.05 * board.length_mm);
+    const rail = near.filter((k) => half(k) > 0.8 * Math.max(...near.map(half)));
+    const mean = (sign: number) => {
+      const side = rail.filter((k) => sign * moved[3 * k + 1] > 0);
+      return side.reduce((sum, k) => sum + off[k], 0) / Math.max(1, side.length);
+    };
+    return { at_mm, right_mm: mean(1) - mean(-1) };
+  });
+  return {
+    rms_mm: rms,
+    most_mm: sizes[Math.floor(0.95 * (sizes.length - 1))] ?? 0,
+    sides,
+    apart: own
+      .filter((_, i) => i % step === 0)
+      .map((k) => ({ x_mm: moved[3 * k], y_mm: moved[3 * k + 1], z_mm: moved[3 * k + 2], off_mm: off[k] })),
+  };
+}

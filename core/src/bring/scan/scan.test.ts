@@ -1,0 +1,195 @@
+// Boards brought in by a scan: made-up scans of known boards, shapes of the books, and what is no board.
+import { describe, expect, it } from '@jest/globals';
+import { volume_L } from '../../measure/volume.ts';
+import { modelNamed, models } from '../../models/models.ts';
+import { shapeOf } from '../../shape/shape.ts';
+import { meshOf } from '../../solid/mesh.ts';
+import { seeded } from '../../testing/random.ts';
+import { thinned } from '../../testing/runs.ts';
+import { cleaned, countOf, sampled, type Scan } from './cloud.ts';
+import { boardFromScan, scanLength } from './fitScan.ts';
+import { CLEAN_SCANNER, madeUpScan, ROUGH_SCANNER } from './madeUpScan.ts';
+import { outside, surfaceOf } from './surface.ts';
+
+const model = (name: string) => shapeOf(modelNamed(name)!);
+const others = (name: string) => models().filter((board) => board.name !== name);
+const reason = (scan: Scan, unit_mm = 1) => {
+  const made = boardFromScan(scan, { name: 'Scan', unit_mm });
+  return made.ok ? 'made' : made.reason;
+};
+const few = { ...CLEAN_SCANNER, points: 20_000 };
+
+/** What is scanned; half of them in a plain run, all in a deep one. */
+const SCANNED: Readonly<Record<string, () => void>> = {
+  'clean, in any pose: within 1 mm in the mean and one in a hundred of the litres, without its own lines known': () => {
+    const shape = model('Slack Water');
+    const scan = { positions: madeUpScan(shape, { ...CLEAN_SCANNER, points: 120_000 }) };
+    const told: number[] = [];
+    const made = boardFromScan(scan, {
+      name: 'Scan',
+      unit_mm: 1,
+      among: others('Slack Water'),
+      onGoing: (_step, share) => told.push(share),
+    });
+    if (!made.ok) throw new Error(made.reason);
+    expect(made.findings.rms_mm).toBeLessThan(0.5);
+    expect(volume_L(shapeOf(made.board)) / volume_L(shape)).toBeCloseTo(1, 2);
+    expect(made.board.length_mm).toBeCloseTo(shape.board.length_mm, -1);
+    expect(made.board.outline.tail.kind).toBe('squash');
+    expect(made.findings.noseBy).toBe('lift');
+    expect(made.findings.fins).toBe(false);
+    // It is told how far it is, and never goes back.
+    expect(told.length).toBeGreaterThan(8);
+    expect(told).toEqual(told.toSorted((a, b) => a - b));
+  },
+  'that is an ellipsoid, by its closed form: its length, width, thickness, and 4/3 π a b c': () => {
+    const [a, b, c] = [900, 255, 33];
+    const even = seeded(3);
+    const points: number[] = [];
+    while (points.length < 3 * 60_000) {
+      // Even on the skin: a point of the sphere is kept as often as the skin is stretched there.
+      const z = 2 * even() - 1;
+      const t = 2 * Math.PI * even();
+      const r = Math.sqrt(1 - z * z);
+      const [x, y] = [r * Math.cos(t), r * Math.sin(t)];
+      const stretch = Math.sqrt((x * b * c) ** 2 + (y * a * c) ** 2 + (z * a * b) ** 2);
+      if (even() * a * b < stretch) points.push(a * x, b * y, c * z);
+    }
+    const made = boardFromScan({ positions: Float64Array.from(points) }, { name: 'Egg', unit_mm: 1 });
+    if (!made.ok) throw new Error(made.reason);
+    expect(made.board.length_mm).toBeGreaterThan(1790);
+    expect(made.board.length_mm).toBeLessThan(1805);
+    expect(Math.abs(made.board.outline.width_mm - 510)).toBeLessThan(4);
+    expect(Math.abs(made.board.foil.thickness_mm - 66)).toBeLessThan(3);
+    expect(volume_L(shapeOf(made.board)) / ((4 / 3) * Math.PI * a * b * c * 1e-6)).toBeCloseTo(1, 1);
+    expect(made.findings.rms_mm).toBeLessThan(2);
+  },
+  'rough, bottom up, in inches, with its fins in, strays and holes: within 2 mm and 1.5 in a hundred': () => {
+    const shape = model('Kettle');
+    const scan = { positions: madeUpScan(shape, { ...ROUGH_SCANNER, points: 80_000 }) };
+    expect(scanLength(scan).units).toEqual(['in']);
+    const made = boardFromScan(scan, { name: 'Scan', unit_mm: 25.4, among: others('Kettle') });
+    if (!made.ok) throw new Error(made.reason);
+    expect(made.findings.rms_mm).toBeLessThan(2);
+    expect(Math.abs(volume_L(shapeOf(made.board)) / volume_L(shape) - 1)).toBeLessThan(0.015);
+    expect(made.board.outline.tail.kind).toBe('swallow');
+    expect(made.findings.fins).toBe(true);
+    expect(made.findings.noseBy).toBe('fins');
+    expect(made.findings.strays).toBeGreaterThan(0.03);
+    expect(made.findings.strays).toBeLessThan(0.06);
+    expect(Math.max(...made.findings.sides.map(({ right_mm }) => Math.abs(right_mm)))).toBeLessThan(0.8);
+  },
+  'shows which rail is the wider, and how much': () => {
+    const shape = model('Slack Water');
+    const positions = madeUpScan(shape, { ...few, points: 60_000, turned_rad: [0, 0, 0], moved_mm: [0, 0, 0] });
+    // One rail shaved by 5 mm in the middle, easing out to both sides.
+    const { length_mm, outline } = shape.board;
+    for (let i = 0; i < positions.length; i += 3) {
+      const along = (positions[i] - length_mm / 2) / 350;
+      if (positions[i + 1] > 0) positions[i + 1] *= 1 - (10 / outline.width_mm) * Math.exp(-along * along);
+    }
+    const made = boardFromScan({ positions }, { name: 'Uneven', unit_mm: 1, among: others('Slack Water') });
+    if (!made.ok) throw new Error(made.reason);
+    const middle = made.findings.sides[2];
+    const [first, , , , last] = made.findings.sides;
+    // The stringer is found where both sides are most alike: what is told is how the sides differ along the board.
+    expect(Math.abs(middle.right_mm - (first.right_mm + last.right_mm) / 2)).toBeGreaterThan(1.5);
+    expect(Math.abs(middle.right_mm)).toBeLessThan(6);
+  },
+};
+
+describe('a board that was scanned', () => {
+  it.each(thinned(Object.keys(SCANNED), 2))('%s', (what) => SCANNED[what]());
+});
+
+describe('how far a point lies outside a board', () => {
+  it('is what it was moved off the skin by, to a twentieth of a millimetre, away from edges', () => {
+    const shape = model('Penny Step');
+    const mesh = meshOf(shape, { stations: 300, ring: 120 });
+    const surface = surfaceOf(shape);
+    const { positions: p, triangles } = mesh;
+    const even = seeded(9);
+    const offs: number[] = [];
+    const wanted: number[] = [];
+    for (let k = 0; k < 2000; k++) {
+      const f = 3 * Math.floor((even() * triangles.length) / 3);
+      const [a, b, c] = [0, 1, 2].map((j) => 3 * triangles[f + j]);
+      const at = [0, 1, 2].map((j) => (p[a + j] + p[b + j] + p[c + j]) / 3);
+      if (at[0] < 200 || at[0] > shape.board.length_mm - 200) continue;
+      const [u, v] = [b, c].map((q) => [0, 1, 2].map((j) => p[q + j] - p[a + j]));
+      const n = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
+      const size = Math.hypot(...n);
+      const d = 4 * even() - 2;
+      const moved = Float64Array.from(at.map((value, j) => value + (d * n[j]) / size));
+      const out = new Float64Array(1);
+      outside(surface, moved, new Int32Array(2), false, out);
+      wanted.push(d);
+      offs.push(out[0] - d);
+    }
+    const sizes = offs.map(Math.abs).sort((a, b) => a - b);
+    expect(sizes[Math.floor(0.5 * sizes.length)]).toBeLessThan(0.05);
+    expect(sizes[Math.floor(0.95 * sizes.length)]).toBeLessThan(0.6);
+    expect(wanted.length).toBeGreaterThan(1000);
+  });
+});
+
+describe('what is no scan of a board', () => {
+  it('nothing, numbers that are none, a mesh without area', () => {
+    expect(reason({ positions: new Float32Array() })).toMatch(/0 points.*too few/);
+    expect(reason({ positions: new Float32Array(9000).fill(Number.NaN) })).toMatch(/too few/);
+    expect(
+      reason({ positions: new Float32Array(9000), triangles: Uint32Array.from({ length: 900 }, (_, k) => k) }),
+    ).toMatch(/too few/);
+    expect(reason({ positions: new Float32Array(9000) })).not.toBe('made');
+  });
+
+  it('two boards, half a board, a ball, a wrong unit', () => {
+    const one = madeUpScan(model('Slack Water'), few);
+    const two = new Float64Array(2 * one.length);
+    two.set(one);
+    two.set(
+      one.map((value, i) => (i % 3 === 2 ? value + 600 : value)),
+      one.length,
+    );
+    expect(reason({ positions: two })).toMatch(/two bodies/);
+    const flat = madeUpScan(model('Slack Water'), { ...few, turned_rad: [0, 0, 0], moved_mm: [0, 0, 0] });
+    const half: number[] = [];
+    for (let i = 0; i < flat.length; i += 3) if (flat[i + 1] > -12) half.push(flat[i], flat[i + 1], flat[i + 2]);
+    expect(reason({ positions: Float64Array.from(half) })).toMatch(/one rail|proportions/);
+    const even = seeded(2);
+    const ball = Float64Array.from({ length: 60_000 }, () => even() - 0.5);
+    for (let i = 0; i < ball.length; i += 3) {
+      const r = Math.hypot(ball[i], ball[i + 1], ball[i + 2]) / 900;
+      for (let j = 0; j < 3; j++) ball[i + j] /= r;
+    }
+    expect(reason({ positions: ball })).toMatch(/proportions/);
+    expect(reason({ positions: one }, 25.4)).toMatch(/another unit/);
+  });
+
+  it('is stopped by what is told of its going', () => {
+    const stop = () => {
+      throw new Error('enough');
+    };
+    expect(() =>
+      boardFromScan({ positions: madeUpScan(model('Kettle'), few) }, { name: 'S', unit_mm: 1, onGoing: stop }),
+    ).toThrow('enough');
+  });
+});
+
+describe('points of a scan', () => {
+  it('are even over a mesh, whatever its triangles: a triangle of nine tenths of the area has nine tenths of them', () => {
+    const positions = Float64Array.of(0, 0, 0, 9, 0, 0, 0, 10, 0, 100, 0, 0, 101, 0, 0, 100, 10, 0);
+    const points = sampled({ positions, triangles: Uint32Array.of(0, 1, 2, 3, 4, 5) }, 1000);
+    let left = 0;
+    for (let i = 0; i < points.length; i += 3) if (points[i] < 50) left++;
+    expect(left / countOf(points)).toBeCloseTo(0.9, 2);
+  });
+
+  it('that lie by themselves are left out, and the rest is one body', () => {
+    const { cloud, strays, bodies } = cleaned(madeUpScan(model('Kettle'), { ...few, points: 60_000, strays: 0.04 }));
+    expect(strays).toBeGreaterThan(0.025);
+    expect(strays).toBeLessThan(0.045);
+    expect(bodies[0]).toBeGreaterThan(0.98);
+    expect(countOf(cloud)).toBeGreaterThan(54_000);
+  });
+});

@@ -1,0 +1,72 @@
+// A board that exists brought onto the rack by its drawing and by its scan, with files as other programs write them.
+import { DRAWINGS, drawingToSvg, meshToStl } from '@june-tide/core/files';
+import { drawingToDxf } from '@june-tide/core/files/packages';
+import { volume_L } from '@june-tide/core/measure';
+import { modelNamed } from '@june-tide/core/models';
+import { shapeOf } from '@june-tide/core/shape';
+import { meshOf } from '@june-tide/core/solid';
+import { choose, expect, step, test } from './shed.ts';
+
+const MM = { kind: 'mm' } as const;
+const file = (name: string, content: string | Uint8Array) => ({
+  name,
+  mimeType: 'application/octet-stream',
+  buffer: Buffer.from(content),
+});
+
+test('a board comes in by its drawing: lines told apart, the unit asked, a wrong file refused, the misfit told', async ({
+  page,
+}) => {
+  const shape = shapeOf(modelNamed('Two Stairs')!);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'a board you bring in' }).click();
+  await page.getByRole('link', { name: 'A drawing' }).click();
+  const picker = page.getByLabel('A drawing, SVG or DXF');
+  await picker.setInputFiles(file('letter.svg', 'Dear shaper'));
+  await expect(page.getByRole('alert')).toContainText('This is no drawing');
+  // A profile in a DXF: rocker and foil are its own, and it says so.
+  await picker.setInputFiles(file('stringer.dxf', drawingToDxf(DRAWINGS.rocker.draw(shape, MM), 'splines')));
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  const misfits = page.getByRole('table', { name: 'How near it came' });
+  await expect(misfits.getByRole('row', { name: /Foil 0\.0\d mm/ })).toBeVisible({ timeout: 30_000 });
+  // The outline in an SVG that does not say what its unit is: the one by which it is a board.
+  const bare = drawingToSvg(DRAWINGS.outline.draw(shape, MM)).replace(/(width|height)="([\d.]+)mm"/g, '');
+  await picker.setInputFiles(file('Two Stairs from the wall.svg', bare));
+  await expect(page.getByText('The file does not say its unit', { exact: false })).toBeVisible();
+  await expect(misfits.getByRole('row', { name: /Outline 0\.0\d mm/ })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId('brought-size')).toContainText("5'10");
+  await choose(page, 'Unit of the drawing', 'in');
+  await expect(page.getByText('is it in another unit?', { exact: false })).toBeVisible({ timeout: 30_000 });
+  await choose(page, 'Unit of the drawing', 'mm');
+  await expect(misfits).toBeVisible({ timeout: 60_000 });
+  await page.getByLabel('Name of the board').fill('Wall Fish');
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await expect(page.getByRole('heading', { name: /Wall Fish 1/ })).toBeVisible();
+  await step(page, 'Outline');
+  await expect(page.getByRole('region', { name: 'Ticket' })).toContainText("5'10");
+});
+
+test('a board comes in by its scan: an STL with a unit of its own; a file cut off is refused; work under way is stopped', async ({
+  page,
+}) => {
+  const shape = shapeOf(modelNamed('Slack Water')!);
+  await page.goto('/bring/scan');
+  const picker = page.getByLabel('A scan', { exact: true });
+  const stl = meshToStl(meshOf(shape, { stations: 160, ring: 64 }), 'scan');
+  await picker.setInputFiles(file('cut.stl', stl.subarray(0, stl.length - 40)));
+  const makes = page.getByRole('region', { name: 'What it makes' });
+  await expect(makes).toContainText('it was cut off', { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Try it with a made-up scan' }).click();
+  await makes.getByRole('button', { name: 'Stop' }).click({ timeout: 30_000 });
+  await expect(makes).toContainText('Stopped.');
+  await picker.setInputFiles(file('rafters.stl', stl));
+  const off = page.getByTestId('scan-off');
+  await expect(off).toBeVisible({ timeout: 120_000 });
+  expect(Number.parseFloat(await off.innerText())).toBeLessThan(1);
+  const litres = Number(/([\d.]+) L/.exec(await page.getByTestId('brought-size').innerText())?.[1]);
+  expect(Math.abs(litres / volume_L(shape) - 1)).toBeLessThan(0.01);
+  await expect(page.getByRole('img', { name: /How far the scan is off the board/ })).toBeVisible();
+  await expect(page.getByText('The nose is the end that is lifted more.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await expect(page.getByRole('heading', { name: /rafters 1/ })).toBeVisible();
+});
