@@ -42,6 +42,13 @@ for (const light of ['day', 'night'] as const) {
     await page.goto('/measured');
     await expect(page.getByRole('heading', { name: 'Measure a board' })).toBeVisible();
     await look('a board measured');
+    await page.goto('/bring/drawing');
+    await page.getByRole('button', { name: 'Try it with a drawing of ours' }).click();
+    await expect(page.getByRole('table', { name: 'How near it came' })).toBeVisible({ timeout: 60_000 });
+    await look('a drawing brought in');
+    await page.goto('/bring/scan');
+    await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
+    await look('a scan');
     await page.goto('/line');
     await expect(page.getByTestId('line-said')).toContainText('on the line');
     await look('line');

@@ -24,5 +24,6 @@ export {
   type ScanUnit,
 } from './scan/fitScan.ts';
 export type { Scan } from './scan/cloud.ts';
-export { madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
+export { CLEAN_SCANNER, madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
 export { scanFileKind, type ScanFileKind } from './scan/scanFile.ts';
+export { PERFECT_HANDS, readByHand, ROUGH_HANDS } from './hands.ts';

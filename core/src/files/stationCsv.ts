@@ -18,7 +18,7 @@ import { endReach, halfBreadthAt, hasBlock } from '../outline/outline.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { type LengthStyle, lengthWords } from '../units/format.ts';
-import { parseLength } from '../units/length.ts';
+import { INCH_mm, parseLength } from '../units/length.ts';
 import type { Parsed } from '../units/parsed.ts';
 
 /** The columns of a station table, in order. Lengths in mm, a point as the decimal mark. */
@@ -228,13 +228,53 @@ export function boardFromStations(csv: string, name: string, among: readonly Boa
 
 /** The way in that a table and what was read with a tape share. */
 export function boardFromRows(rows: readonly ReadRow[], name: string, among: readonly Board[]): StationsRead {
-  const board = withReadings({ ...nearestBoard(rows, among), name }, rows);
-  const opened = boardFrom(board);
-  if (opened.ok) {
-    return { ok: true, board: opened.board, rows: rows.length, residuals: residualsOf(opened.board, rows) };
-  }
-  const first = opened.issues[0];
-  return { ok: false, reason: `The station table makes no board: ${first.path}: ${first.words}.` };
+  const base = { ...nearestBoard(rows, among), name };
+  const made = (asked: readonly ReadRow[]): StationsRead => {
+    const opened = boardFrom(withReadings(base, asked));
+    if (opened.ok) {
+      return { ok: true, board: opened.board, rows: rows.length, residuals: residualsOf(opened.board, rows) };
+    }
+    const first = opened.issues[0];
+    return { ok: false, reason: `The station table makes no board: ${first.path}: ${first.words}.` };
+  };
+  const giving = made(rows);
+  if (!giving.ok || !workedOut(rows)) return giving;
+  // No hand read these: asked for as much more as the marks gave, the line runs through them.
+  const again = made(rowsLess(rows, giving.residuals));
+  return again.ok && furthest(again.residuals) < furthest(giving.residuals) ? again : giving;
+}
+
+/** Rows with what came out off taken from what was read; the width at the wide point is met by itself. */
+function rowsLess(rows: readonly ReadRow[], residuals: readonly Residual[]): ReadRow[] {
+  return rows.map((row) => {
+    const less = { ...row };
+    for (const { place, of, off_mm } of residuals) {
+      const read = row[of];
+      const isMet = row.from === 'wide' && of === 'width_mm';
+      if (place.from !== row.from || place.at_mm !== row.at_mm || read === undefined || isMet) continue;
+      if (Math.abs(off_mm) <= MOST_MOVED_mm) less[of] = read - off_mm;
+    }
+    return less;
+  });
+}
+
+/** No reading is moved by more than this to meet it: what is further off is off for another reason. */
+const MOST_MOVED_mm = 0.5;
+
+const furthest = (residuals: readonly Residual[]) =>
+  residuals.reduce((most, { off_mm }) => Math.max(most, Math.abs(off_mm)), 0);
+
+/** What a hand reads lies on one of these: half millimetres, 32nds of an inch. */
+const READ_TO_mm = [0.5, INCH_mm / 32];
+
+/** Were the numbers of a table worked out, not read: are most of them on no tape's marks? */
+function workedOut(rows: readonly ReadRow[]): boolean {
+  const values = rows.flatMap((row) =>
+    MEASURED.flatMap((of) => (row[of] === undefined || row[of] === 0 ? [] : [row[of]])),
+  );
+  const onMark = (value: number) =>
+    READ_TO_mm.some((step) => Math.abs(value / step - Math.round(value / step)) * step < 1e-3);
+  return values.length > 6 && values.filter(onMark).length < values.length / 4;
 }
 
 /** A mark of a table gives by so little: it is met to less than a tape reads. */

@@ -1,6 +1,7 @@
 import { Button, Input, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { readByHand, ROUGH_HANDS } from '@june-tide/core/bring';
 import { TAIL_KINDS, TAIL_WORDS, type TailKind } from '@june-tide/core/document';
 import {
   furthestOff,
@@ -10,6 +11,7 @@ import {
   type TapeReading,
   tapeTrouble,
 } from '@june-tide/core/files/packages';
+import { modelNamed } from '@june-tide/core/models';
 import { formatLength, formatLitres, parseLength } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure, useLengthStyle } from '../../parts/Measure.tsx';
@@ -51,6 +53,15 @@ export function Measured() {
           <Doors />
           <h1>Measure a board</h1>
           <p className="quiet above-0 below-2">Fins out, bottom up. Length first; leave out what you cannot reach.</p>
+          <Button
+            size="small"
+            onClick={() => {
+              const board = modelNamed('Ebb Lane');
+              if (board) setReadings(readByHand(board, ROUGH_HANDS));
+            }}
+          >
+            Try it with made-up readings
+          </Button>
           {TOOLS.map((tool) => (
             <div key={tool}>
               <h3>{TOOL_WORDS[tool]}</h3>
