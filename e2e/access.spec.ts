@@ -46,6 +46,10 @@ for (const light of ['day', 'night'] as const) {
     await page.getByRole('button', { name: 'Try it with a drawing of ours' }).click();
     await expect(page.getByRole('table', { name: 'How near it came' })).toBeVisible({ timeout: 60_000 });
     await look('a drawing brought in');
+    await page.goto('/bring/photo');
+    await page.getByRole('button', { name: 'Try it with a made-up picture' }).click();
+    await expect(page.getByRole('table', { name: 'How near it came' })).toBeVisible({ timeout: 60_000 });
+    await look('a picture brought in');
     await page.goto('/bring/scan');
     await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
     await look('a scan');

@@ -5,7 +5,7 @@ import { volume_L } from '@june-tide/core/measure';
 import { modelNamed } from '@june-tide/core/models';
 import { shapeOf } from '@june-tide/core/shape';
 import { meshOf } from '@june-tide/core/solid';
-import { choose, expect, step, test } from './shed.ts';
+import { choose, expect, step, test, type } from './shed.ts';
 
 const MM = { kind: 'mm' } as const;
 const file = (name: string, content: string | Uint8Array) => ({
@@ -69,4 +69,44 @@ test('a board comes in by its scan: an STL with a unit of its own; a file cut of
   await expect(page.getByText('The nose is the end that is lifted more.')).toBeVisible();
   await page.getByRole('button', { name: 'Put it on the rack' }).click();
   await expect(page.getByRole('heading', { name: /rafters 1/ })).toBeVisible();
+});
+
+test('a board comes in by a picture: HEIC refused, the outline found, a mark moved by keys, two points and a length', async ({
+  page,
+}) => {
+  await page.goto('/bring/photo');
+  const picker = page.getByLabel('A picture of a board');
+  await picker.setInputFiles(file('phone.heic', '\0\0\0\x18ftypheic\0\0'));
+  await expect(page.getByRole('alert')).toContainText('save it as JPEG');
+  await page.getByRole('button', { name: 'Try it with a made-up picture' }).click();
+  const size = page.getByTestId('brought-size');
+  await expect(size).toContainText("5'7", { timeout: 60_000 });
+  await expect(page.getByRole('table', { name: 'How near it came' })).toContainText('Outline');
+  // Any picture: a pale ellipse of 1800 by 480 pixels on grey, told by its two ends and its length.
+  const png = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(2000, 800);
+    const context = canvas.getContext('2d')!;
+    context.fillStyle = '#445566';
+    context.fillRect(0, 0, 2000, 800);
+    context.fillStyle = '#f2ead8';
+    context.beginPath();
+    context.ellipse(1000, 400, 900, 240, 0, 0, 2 * Math.PI);
+    context.fill();
+    const bytes = new Uint8Array(await (await canvas.convertToBlob()).arrayBuffer());
+    return Array.from(bytes);
+  });
+  await picker.setInputFiles(file('leaf.png', Uint8Array.from(png)));
+  await page.getByText('Two points', { exact: true }).click();
+  // The marks begin a tenth in from both sides: at its ends.
+  await page.getByRole('button', { name: /First point/ }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowRight');
+  await type(page, 'From one to two', "5'10");
+  // Pulled 200 of 2000 px in from either side they are 1600 px apart; it is 1800 px long.
+  await page.getByRole('button', { name: 'Find the outline' }).click();
+  await expect(size).toContainText("6'6 3/4", { timeout: 60_000 });
+  await expect(size).toContainText('21', { timeout: 60_000 });
+  await page.getByLabel('Name of the board').fill('Leaf');
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await expect(page.getByRole('heading', { name: /Leaf 1/ })).toBeVisible();
 });

@@ -1,9 +1,12 @@
 // npm run bench:bring-in: every model taken out by each door and brought in again; how far it comes back off itself. A scan and the
 // sheet do not know the board's own lines. BENCH_BOARDS=Kettle,Gannet goes through those alone.
+import { isDeepStrictEqual } from 'node:util';
 import {
   boardFromDrawing,
+  boardFromPhoto,
   boardFromScan,
   CLEAN_SCANNER,
+  madeUpPhoto,
   madeUpScan,
   partsOf,
   PERFECT_HANDS,
@@ -12,6 +15,7 @@ import {
   ROUGH_SCANNER,
   scanLength,
   SCAN_UNITS,
+  USUAL_CAMERA,
 } from '@june-tide/core/bring';
 import type { Board } from '@june-tide/core/document';
 import { DRAWINGS, drawingToSvg, readBoardFile, writeBoardFile } from '@june-tide/core/files';
@@ -33,6 +37,8 @@ const AIMS = {
   sheet_L: 0.2,
   outline_mm: 0.1,
   profile_mm: 0.1,
+  photo_mm: 2,
+  photo_pc: 1,
   clean_mm: 1,
   clean_pc: 1,
   rough_mm: 2,
@@ -56,7 +62,7 @@ function roundTrip(board: Board): { json: boolean; off: Partial<Record<Column, n
   const others = models().filter(({ name }) => name !== board.name);
   const off: Partial<Record<Column, number>> = {};
   const file = readBoardFile(writeBoardFile(board));
-  const json = file.ok && JSON.stringify(file.board) === JSON.stringify(board);
+  const json = file.ok && isDeepStrictEqual(file.board, board);
   const csv = boardFromStations(stationsToCsv(board), board.name);
   if (csv.ok) {
     off.csv_mm = worstOf(csv.residuals.map(({ off_mm }) => off_mm));
@@ -79,6 +85,16 @@ function roundTrip(board: Board): { json: boolean; off: Partial<Record<Column, n
         thicknessAt(back.foil, x) - thicknessAt(shape.foil, x),
       ]),
     );
+  }
+  const photo = madeUpPhoto(shape, { ...USUAL_CAMERA, width: 4000, height: 3000 });
+  const known = { kind: 'corners', at: photo.corners, width_mm: photo.width_mm, height_mm: photo.height_mm } as const;
+  const seen = boardFromPhoto(photo.picture, { name: 'Back', known, unlike: 1, turned: false });
+  if (seen.ok) {
+    const back = shapeOf(seen.board);
+    const widths = stations.map((x) => [halfBreadthAt(shape.outline, x), halfBreadthAt(back.outline, x)] as const);
+    const sum = (k: 0 | 1) => widths.reduce((all, each) => all + each[k], 0);
+    off.photo_mm = Math.sqrt(widths.reduce((all, [was, is]) => all + (is - was) ** 2, 0) / widths.length);
+    off.photo_pc = 100 * (sum(1) / sum(0) - 1);
   }
   let scan_s = 0;
   for (const [key, scanner] of [

@@ -1,5 +1,6 @@
 import {
   boardFromDrawing,
+  boardFromPhoto,
   boardFromScan,
   madeUpScan,
   ROUGH_SCANNER,
@@ -20,6 +21,8 @@ const WORK: {
   ) => Promise<BringWork[K]['answer']> | BringWork[K]['answer'];
 } = {
   scan: scanned,
+  photo: ({ picture, ...choices }, tell) =>
+    boardFromPhoto(picture, { ...choices, onRound: () => tell('Finding and fitting the outline') }),
   drawing: ({ parts, choices }, tell) => {
     let tried = 0;
     return boardFromDrawing(parts, { ...choices, onRound: () => tell(`Fitting the lines: ${++tried} tried`) });

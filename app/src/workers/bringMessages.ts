@@ -1,4 +1,13 @@
-import type { Brought, DrawingChoicesIn, DrawnPart, ScanMade, ScanUnit } from '@june-tide/core/bring';
+import type {
+  Brought,
+  DrawingChoicesIn,
+  DrawnPart,
+  Known,
+  PhotoMade,
+  Picture,
+  ScanMade,
+  ScanUnit,
+} from '@june-tide/core/bring';
 
 /** What is made of what exists, for each way in: what is asked and what is answered. */
 export interface BringWork {
@@ -13,6 +22,7 @@ export interface BringWork {
     };
     answer: ScanAnswer;
   };
+  photo: { of: { picture: Picture; name: string; known: Known; unlike: number; turned: boolean }; answer: PhotoMade };
   drawing: { of: { parts: readonly DrawnPart[]; choices: Omit<DrawingChoicesIn, 'onRound'> }; answer: Brought };
 }
 export type BringKind = keyof BringWork;

@@ -27,3 +27,7 @@ export type { Scan } from './scan/cloud.ts';
 export { CLEAN_SCANNER, madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
 export { scanFileKind, type ScanFileKind } from './scan/scanFile.ts';
 export { PERFECT_HANDS, readByHand, ROUGH_HANDS } from './hands.ts';
+export type { Picture } from './photo/findOutline.ts';
+export { boardFromPhoto, type Known, type PhotoMade } from './photo/fromPhoto.ts';
+export { madeUpPhoto, USUAL_CAMERA } from './photo/madeUpPhoto.ts';
+export { pictureFileKind } from './photo/pictureFile.ts';

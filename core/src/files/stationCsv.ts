@@ -264,17 +264,17 @@ const MOST_MOVED_mm = 0.5;
 const furthest = (residuals: readonly Residual[]) =>
   residuals.reduce((most, { off_mm }) => Math.max(most, Math.abs(off_mm)), 0);
 
-/** What a hand reads lies on one of these: half millimetres, 32nds of an inch. */
-const READ_TO_mm = [0.5, INCH_mm / 32];
+/** What a hand reads lies on one of these: half millimetres, 64ths of an inch. */
+const READ_TO_mm = [0.5, INCH_mm / 64];
 
-/** Were the numbers of a table worked out, not read: are most of them on no tape's marks? */
+/** Were the numbers of a table worked out, not read: is every third of them on no tape's marks? */
 function workedOut(rows: readonly ReadRow[]): boolean {
   const values = rows.flatMap((row) =>
     MEASURED.flatMap((of) => (row[of] === undefined || row[of] === 0 ? [] : [row[of]])),
   );
   const onMark = (value: number) =>
     READ_TO_mm.some((step) => Math.abs(value / step - Math.round(value / step)) * step < 1e-3);
-  return values.length > 6 && values.filter(onMark).length < values.length / 4;
+  return values.length > 6 && values.filter(onMark).length < (2 / 3) * values.length;
 }
 
 /** A mark of a table gives by so little: it is met to less than a tape reads. */

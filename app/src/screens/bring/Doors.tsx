@@ -6,6 +6,7 @@ export function Doors() {
     <nav aria-label="Ways in" className="doors">
       <NavLink to="/measured">Measured</NavLink>
       <NavLink to="/bring/drawing">A drawing</NavLink>
+      <NavLink to="/bring/photo">A picture</NavLink>
       <NavLink to="/bring/scan">A scan</NavLink>
     </nav>
   );

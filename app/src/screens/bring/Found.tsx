@@ -19,7 +19,8 @@ interface FoundProps {
 export function Found({ board, plan, bottom, foil }: FoundProps) {
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
-  const side = SIDE_px;
+  // Where nothing was found of the profile it is another board's: the plan has the room.
+  const side = bottom || foil ? SIDE_px : 0;
   const scale = board ? Math.min((height - side - 40) / board.length_mm, (width - 40) / board.outline.width_mm) : 0;
   return (
     <div ref={box} className="found">
@@ -32,7 +33,7 @@ export function Found({ board, plan, bottom, foil }: FoundProps) {
               {plan && <Dots points={plan.points} scale={scale} />}
             </g>
           </svg>
-          <BoardSide board={board} width={width} height={side} bottom={bottom} foil={foil} />
+          {side > 0 && <BoardSide board={board} width={width} height={side} bottom={bottom} foil={foil} />}
         </>
       )}
     </div>

@@ -25,7 +25,7 @@ export function Misfits({ misfits }: { misfits: readonly PartMisfit[] }) {
     <table className="misfits" aria-label="How near it came">
       <thead>
         <tr>
-          <th scope="col">Off what was found</th>
+          <th scope="col">Off by</th>
           <th scope="col">mean</th>
           <th scope="col">most</th>
           <th scope="col">from the tail</th>

@@ -1,0 +1,151 @@
+// Boards brought in by a picture: made-up pictures of known boards, closed forms, and what is no picture.
+import { describe, expect, it } from '@jest/globals';
+import { modelNamed } from '../../models/models.ts';
+import { halfBreadthAt } from '../../outline/outline.ts';
+import { shapeOf } from '../../shape/shape.ts';
+import type { Point } from '../plane.ts';
+import { otsu, type Picture } from './findOutline.ts';
+import { boardFromPhoto, type Known } from './fromPhoto.ts';
+import { homographyOf, inverted, seenThrough, similarityOf } from './homography.ts';
+import { madeUpPhoto, USUAL_CAMERA } from './madeUpPhoto.ts';
+import { pictureFileKind } from './pictureFile.ts';
+
+const SQUARE: Point[] = [
+  { x: 0, y: 0 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+];
+
+/** Unit square to quadrilateral, in closed form (Heckbert 1989, Fundamentals of Texture Mapping and Image Warping, 2.2.3; from memory). */
+function heckbert([p0, p1, p2, p3]: readonly Point[]): number[] {
+  const [sx, sy] = [p0.x - p1.x + p2.x - p3.x, p0.y - p1.y + p2.y - p3.y];
+  const [dx1, dy1, dx2, dy2] = [p1.x - p2.x, p1.y - p2.y, p3.x - p2.x, p3.y - p2.y];
+  const whole = dx1 * dy2 - dx2 * dy1;
+  const g = (sx * dy2 - dx2 * sy) / whole;
+  const h = (dx1 * sy - sx * dy1) / whole;
+  return [
+    p1.x - p0.x + g * p1.x,
+    p3.x - p0.x + h * p3.x,
+    p0.x,
+    p1.y - p0.y + g * p1.y,
+    p3.y - p0.y + h * p3.y,
+    p0.y,
+    g,
+    h,
+    1,
+  ];
+}
+
+describe('a plane seen in perspective', () => {
+  it.each([
+    [[10, 20, 400, 60, 380, 300, -30, 280]],
+    [[0, 0, 100, 0, 100, 100, 0, 100]],
+    [[518, 128, 898, 119, 925, 254, 493, 260]],
+  ])('%p: the square’s homography is that of the closed form', (numbers) => {
+    const quad = SQUARE.map((_, k) => ({ x: numbers[2 * k], y: numbers[2 * k + 1] }));
+    const found = homographyOf(SQUARE, quad)!;
+    heckbert(quad).forEach((value, k) => expect(found[k]).toBeCloseTo(value, 6));
+    const back = inverted(found);
+    const there = seenThrough(found, { x: 0.3, y: 0.8 });
+    expect(seenThrough(back, there)).toEqual({ x: expect.closeTo(0.3, 9), y: expect.closeTo(0.8, 9) });
+  });
+
+  it('has no homography where marks lie in one line or on one another', () => {
+    const line = SQUARE.map((_, k) => ({ x: k, y: 2 * k }));
+    expect(homographyOf(line, SQUARE)).toBeUndefined();
+    expect(homographyOf([SQUARE[0], SQUARE[0], SQUARE[2], SQUARE[3]], SQUARE)).toBeUndefined();
+    expect(homographyOf(SQUARE.slice(0, 3), SQUARE.slice(0, 3))).toBeUndefined();
+    expect(similarityOf([SQUARE[1], SQUARE[1]], [SQUARE[0], SQUARE[1]])).toBeUndefined();
+  });
+});
+
+describe('the threshold between two heaps', () => {
+  it('lies between them', () => {
+    const values = Float64Array.from({ length: 900 }, (_, k) => (k % 3 === 0 ? 200 + (k % 7) : 20 + (k % 5)));
+    expect(otsu(values)).toBeGreaterThan(24);
+    expect(otsu(values)).toBeLessThan(200);
+    expect(otsu(new Float64Array(9))).toBe(1);
+  });
+});
+
+const photoOf = (name: string, width: number) => {
+  const shape = shapeOf(modelNamed(name)!);
+  const photo = madeUpPhoto(shape, { ...USUAL_CAMERA, width, height: 0.57 * width });
+  const known: Known = { kind: 'corners', at: photo.corners, width_mm: photo.width_mm, height_mm: photo.height_mm };
+  return { shape, photo, known };
+};
+const usual = { name: 'Seen', unlike: 1, turned: false };
+
+describe('a board in a picture', () => {
+  it('tilted by 25 degrees: outline within 2 mm in the mean, area within one in a hundred, swallow and wing seen', () => {
+    const { shape, photo, known } = photoOf('Kettle', 1200);
+    const made = boardFromPhoto(photo.picture, { ...usual, known });
+    if (!made.ok) throw new Error(made.reason);
+    const { outline } = shapeOf(made.board);
+    const { length_mm } = shape.board;
+    const stations = Array.from({ length: 150 }, (_, k) => 4 + ((length_mm - 8) * k) / 149);
+    const [was, is] = [shape.outline, outline].map((each) => stations.map((x) => halfBreadthAt(each, x)));
+    const rms = Math.sqrt(was.reduce((sum, value, k) => sum + (value - is[k]) ** 2, 0) / was.length);
+    expect(rms).toBeLessThan(1);
+    const area = (widths: readonly number[]) => widths.reduce((sum, value) => sum + value, 0);
+    expect(Math.abs(area(is) / area(was) - 1)).toBeLessThan(0.01);
+    expect(Math.abs(made.board.length_mm - length_mm)).toBeLessThan(3);
+    expect(made.board.outline.tail.kind).toBe('swallow');
+    // What was found lies on the picture, round the board.
+    expect(made.seen.length).toBeGreaterThan(200);
+    for (const { x, y } of made.seen) expect(x > 0 && x < 1200 && y > 0 && y < 684).toBe(true);
+  });
+
+  it('on a background it does not stand out from, with marks in one line, with no board on it, is refused in words', () => {
+    const { photo, known } = photoOf('Kettle', 400);
+    const plain: Picture = { ...photo.picture, rgba: new Uint8ClampedArray(photo.picture.rgba.length).fill(120) };
+    const reason = (picture: Picture, as: Known) => {
+      const made = boardFromPhoto(picture, { ...usual, known: as });
+      return made.ok ? 'made' : made.reason;
+    };
+    expect(reason(plain, known)).toMatch(/stands out whole/);
+    const at = photo.corners;
+    expect(
+      reason(photo.picture, { kind: 'corners', at: [at[0], at[0], at[0], at[0]], width_mm: 2500, height_mm: 900 }),
+    ).toMatch(/in one line/);
+    expect(reason(photo.picture, { kind: 'points', at: [at[0], at[0]], apart_mm: 1800 })).toMatch(/in one line/);
+    expect(reason(photo.picture, { ...known, width_mm: 250, height_mm: 90 } as Known)).not.toBe('made');
+  });
+});
+
+describe('a file of a picture', () => {
+  const bytes = (...parts: (string | number[])[]) =>
+    Uint8Array.from(parts.flatMap((part) => (typeof part === 'string' ? [...part].map((c) => c.charCodeAt(0)) : part)));
+  const png = (w: number[], h: number[]) =>
+    bytes([0x89], 'PNG\r\n\x1a\n', [0, 0, 0, 13], 'IHDR', w, h, [8, 2, 0, 0, 0]);
+  const told = (head: Uint8Array, size = head.length) => {
+    const kind = pictureFileKind(head, size);
+    return kind.ok ? [kind.width, kind.height] : kind.reason;
+  };
+
+  it('says its size before it is unpacked: PNG, JPEG, WebP', () => {
+    expect(told(png([0, 0, 4, 0], [0, 0, 3, 0]))).toEqual([1024, 768]);
+    // A segment to pass over, and the frame (ITU-T T.81, B.2.2).
+    const jpeg = bytes([0xff, 0xd8, 0xff, 0xe0, 0, 4, 1, 1, 0xff, 0xc0, 0, 17, 8, 3, 0, 4, 0, 3, 0, 0, 0, 0, 0, 0]);
+    expect(told(jpeg)).toEqual([1024, 768]);
+    const webp = bytes('RIFF', [0, 0, 0, 0], 'WEBPVP8X', [10, 0, 0, 0, 0, 0, 0, 0, 0xff, 3, 0, 0xff, 2, 0, 0]);
+    expect(told(webp)).toEqual([1024, 768]);
+  });
+
+  it.each([
+    ['nothing', bytes(), /empty/],
+    ['HEIC', bytes([0, 0, 0, 24], 'ftypheic', [0, 0]), /HEIC.*JPEG/],
+    ['a text', bytes('Dear shaper, here is a picture of the board'), /no picture/],
+    ['a picture of 40,000 px', png([0, 0, 0x9c, 0x40], [0, 0, 3, 0]), /40000 by 768/],
+    ['a PNG cut off', bytes([0x89], 'PNG\r\n'), /cut off/],
+    ['a JPEG cut off', bytes([0xff, 0xd8, 0xff, 0xe0, 0, 4]), /cut off/],
+    ['a picture without size', png([0, 0, 0, 0], [0, 0, 3, 0]), /no size/],
+  ])('%s is refused', (_what, head, words) => {
+    expect(told(head)).toMatch(words);
+  });
+
+  it('is refused by its weight', () => {
+    expect(told(png([0, 0, 4, 0], [0, 0, 3, 0]), 2e8)).toMatch(/80 MB/);
+  });
+});
