@@ -4,6 +4,9 @@ import { makeServer } from './server.ts';
 
 const USUAL_PORT = 4180;
 const asked = process.env.PORT;
+/** Open to this machine alone unless told: HOST=0.0.0.0 opens it to others, by the names given in JUNE_TIDE_NAMES. */
+const host = process.env.HOST ?? '127.0.0.1';
+const names = (process.env.JUNE_TIDE_NAMES ?? '').split(',').filter((name) => name !== '');
 const dist = process.env.JUNE_TIDE_DIST ?? join(import.meta.dirname, '..', '..', 'app', 'dist');
 
 if (asked !== undefined && !(/^\d+$/.test(asked) && Number(asked) < 65536)) {
@@ -13,7 +16,7 @@ if (asked !== undefined && !(/^\d+$/.test(asked) && Number(asked) < 65536)) {
 
 /** Listens on the first free port from `port` on; a port that was asked for by name is not exchanged for another. */
 function listen(port: number, left: number): void {
-  const server = createServer(makeServer(dist));
+  const server = createServer(makeServer(dist, names));
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code !== 'EADDRINUSE') throw error;
     if (asked !== undefined) {
@@ -27,7 +30,7 @@ function listen(port: number, left: number): void {
     console.log(`Port ${port} is taken, trying ${port + 1}.`);
     listen(port + 1, left - 1);
   });
-  server.listen(port, '127.0.0.1', () => {
+  server.listen(port, host, () => {
     const address = server.address();
     const at = typeof address === 'object' && address ? address.port : port;
     console.log(`June Tide is open at http://localhost:${at}`);

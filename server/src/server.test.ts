@@ -31,6 +31,30 @@ describe('the server', () => {
     await request(makeServer(dist)).get('/api/nothing').expect(404);
   });
 
+  it.each([
+    '/assets/missing.js',
+    '/assets/..%2f..%2fetc%2fpasswd',
+    '/assets/%00',
+    '/sw.js',
+    '/.env',
+    '/x/../.git/config',
+  ])('says of %s no more than that it is not there: no page, no path, no stack', async (path) => {
+    const answer = await request(makeServer(dist)).get(path);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(answer.status).toBeLessThan(500);
+    expect(answer.text).not.toContain('<title>June Tide');
+    expect(answer.text).not.toMatch(/\/(tmp|work|home|node_modules)|\bat .*:\d+/);
+  });
+
+  it('is not asked by a foreign name, unless it was told that name', async () => {
+    await request(makeServer(dist)).get('/').set('Host', 'shapes.example').expect(421);
+    await request(makeServer(dist)).get('/').set('Host', 'localhost:4180').expect(200);
+    await request(makeServer(dist, ['bench.shed']))
+      .get('/')
+      .set('Host', 'bench.shed:4180')
+      .expect(200);
+  });
+
   it('serves assets to be kept, and nothing outside its folder', async () => {
     const asset = await request(makeServer(dist)).get('/assets/a.js').expect(200);
     expect(asset.headers['cache-control']).toContain('immutable');

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 
 /**
  * Everything the page may load comes from here. Ant Design writes its styles into the page, hence unsafe-inline for
@@ -22,10 +22,32 @@ const POLICY = [
   "frame-ancestors 'none'",
 ].join('; ');
 
-/** The app's own files, a health route, and the page for every other address. */
-export function makeServer(dist: string): Express {
+/** Names by which this machine is asked for; a page of another name that leads here is not served. */
+const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]'];
+
+const hostOf = (header: string | undefined) => (header ?? '').replace(/:\d+$/, '').toLowerCase();
+
+/** What went wrong in a word or two, and nothing of where the files lie. */
+const plainly: ErrorRequestHandler = (error: { status?: unknown }, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = typeof error.status === 'number' && error.status >= 400 && error.status < 600 ? error.status : 500;
+  response
+    .status(status)
+    .type('text/plain')
+    .send(status === 404 ? 'There is nothing at this address.' : 'That cannot be served.');
+};
+
+/**
+ * The app's own files, a health route, and the page for every address of a screen.
+ * @param names further names the server may be asked by, where it is open to other machines.
+ */
+export function makeServer(dist: string, names: readonly string[] = []): Express {
   const server = express();
   server.disable('x-powered-by');
+  server.use((request, response, next) => {
+    if ([...OWN_NAMES, ...names].includes(hostOf(request.headers.host))) return next();
+    response.status(421).type('text/plain').send('This server is not asked by that name.');
+  });
   server.use((_request, response, next) => {
     response.set({
       'Content-Security-Policy': POLICY,
@@ -44,8 +66,13 @@ export function makeServer(dist: string): Express {
   });
   server.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
   server.use(express.static(dist, { index: false }));
-  server.get(/^\/(?!assets\/|api\/).*/, (_request, response) => {
+  // No screen's address has a dot: what has one is a file that is not there.
+  server.get(/^\/(?!assets\/|api\/)[^.]*$/, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));
   });
+  server.use((_request, response) => {
+    response.status(404).type('text/plain').send('There is nothing at this address.');
+  });
+  server.use(plainly);
   return server;
 }

@@ -94,13 +94,38 @@ describe('a file that is not a board', () => {
     ['null', 'null', /not a June Tide board/],
     ['prose', 'Dear shaper', /not JSON/],
     ['a newer version', whole.replace(/"version": \d/, '"version": 99'), /newer June Tide/],
-    ['no version', whole.replace(/"version": \d/, '"version": "x"'), /newer June Tide/],
-    ['a field too many', whole.replace('"notes":', '"extra": 1, "notes":'), /numbers it cannot have/],
+    ['no version', whole.replace(/"version": \d/, '"version": "x"'), /does not say which version/],
+    ['a version left out', whole.replace(/"version": \d,/, ''), /does not say which version/],
+    ['a value left out', whole.replace(/"length_mm": [\d.]+,/, ''), /length_mm: is missing: a number is wanted/],
+    [
+      'a text for a number',
+      whole.replace(/"length_mm": [\d.]+/, '"length_mm": "six foot"'),
+      /length_mm: must be a number/,
+    ],
+    [
+      'a field too many',
+      whole.replace('"notes":', '"extra": 1, "notes":'),
+      /values it cannot have: the board: is not known here: “extra”/,
+    ],
     ['a negative length', whole.replace(/"length_mm": \d+(\.\d+)?/, '"length_mm": -5'), /length_mm/],
   ])('is refused with the reason: %s', (_what, text, reason) => {
     const read = readBoardFile(text);
     expect(read.ok).toBe(false);
     if (!read.ok) expect(read.reason).toMatch(reason);
+  });
+
+  it('is refused in few words, however much is wrong with it, and never says undefined or NaN', () => {
+    const many = Object.fromEntries(Array.from({ length: 30_000 }, (_, k) => [`unknown${k}`, k]));
+    const read = readBoardFile(JSON.stringify({ ...many, ...(JSON.parse(whole) as object) }));
+    expect(read.ok ? '' : read.reason).toMatch(/unknown0.*and 29997 more/);
+    expect(read.ok ? '' : read.reason).toMatch(/^.{1,300}$/);
+    const board = JSON.parse(whole) as Record<string, unknown>;
+    for (const key of Object.keys(board)) {
+      for (const value of [undefined, null, 'x', -1, {}, []]) {
+        const wrong = readBoardFile(JSON.stringify({ ...board, [key]: value }));
+        if (!wrong.ok) expect(wrong.reason).not.toMatch(/undefined|NaN|\[object/);
+      }
+    }
   });
 
   it('says every issue at once', () => {

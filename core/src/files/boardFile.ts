@@ -40,9 +40,14 @@ export function readBoardFile(text: string): Read {
     return refuse('The file is not a June Tide board: its format is not “june-tide-board”.');
   }
   const version = 'version' in data ? data.version : undefined;
-  if (typeof version !== 'number' || version > BOARD_VERSION) {
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
     return refuse(
-      `The file was written by a newer June Tide (version ${String(version)}); this one reads up to ${BOARD_VERSION}.`,
+      'The file does not say which version of a June Tide board it is: it is damaged, or was changed by hand.',
+    );
+  }
+  if (version > BOARD_VERSION) {
+    return refuse(
+      `The file was written by a newer June Tide (version ${version}); this one reads up to ${BOARD_VERSION}.`,
     );
   }
   const opened = boardFrom(data);
@@ -50,7 +55,7 @@ export function readBoardFile(text: string): Read {
   const first = opened.issues[0];
   const more = opened.issues.length > 1 ? ` and ${opened.issues.length - 1} more` : '';
   return refuse(
-    `The file is a June Tide board with numbers it cannot have: ${first.path}: ${first.words}${more}.`,
+    `The file is a June Tide board with values it cannot have: ${first.path === '' ? 'the board' : first.path}: ${first.words}${more}.`,
     opened.issues,
   );
 }

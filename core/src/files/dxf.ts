@@ -1,4 +1,5 @@
 import { DxfWriter, LWPolylineFlags, point2d, point3d, SplineFlags, Units } from '@tarikjabiri/dxf';
+import { onOneLine } from '../units/oneLine.ts';
 import { piecesOf, splineThrough } from './cubicSpline.ts';
 import { type Drawing, type DrawnLine, extentOf } from './drawing.ts';
 import { boxOf } from './labels.ts';
@@ -39,7 +40,7 @@ export function drawingToDxf(drawing: Drawing, curves: DxfCurves = 'polylines'):
     else polyline(dxf, line, line.points, line.closed ?? false);
   }
   for (const text of drawing.texts) {
-    dxf.addText(point3d(text.x_mm, text.y_mm, 0), text.size_mm, text.text, { layerName: text.layer });
+    dxf.addText(point3d(text.x_mm, text.y_mm, 0), text.size_mm, onOneLine(text.text), { layerName: text.layer });
   }
   return dxf.stringify();
 }

@@ -1,8 +1,9 @@
 import type { Mesh } from '../solid/mesh.ts';
+import { onOneLine } from '../units/oneLine.ts';
 
 /** A mesh as Wavefront OBJ text: vertices in mm to 0.0001, then triangles counted from 1. */
 export function meshToObj(mesh: Mesh, name: string): string {
-  const lines = [`# June Tide, mm`, `o ${name.replace(/\s+/g, '_')}`];
+  const lines = [`# June Tide, mm`, `o ${onOneLine(name).replace(/\s+/g, '_')}`];
   const p = mesh.positions;
   for (let v = 0; v < p.length; v += 3) {
     lines.push(`v ${p[v].toFixed(4)} ${p[v + 1].toFixed(4)} ${p[v + 2].toFixed(4)}`);

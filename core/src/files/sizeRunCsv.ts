@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Board } from '../document/schema.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { measure } from '../measure/measure.ts';
+import { asWords, onOneLine } from '../units/oneLine.ts';
 
 const COLUMNS = [
   'length_mm',
@@ -18,7 +19,7 @@ const COLUMNS = [
 export function sizeRunToCsv(boards: readonly Board[]): string {
   const data = boards.map((board) => {
     const numbers = measure(shapeOf(board));
-    return [board.name, ...COLUMNS.map((column) => String(Number(numbers[column].toFixed(3))))];
+    return [asWords(onOneLine(board.name)), ...COLUMNS.map((column) => String(Number(numbers[column].toFixed(3))))];
   });
   return `${Papa.unparse({ fields: ['name', ...COLUMNS], data }, { newline: '\r\n' })}\r\n`;
 }

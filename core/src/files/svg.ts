@@ -1,11 +1,13 @@
 import type { CheckSquare } from '../make/paper.ts';
 import type { Drawing } from './drawing.ts';
+import { onOneLine } from '../units/oneLine.ts';
 import { inkOf, LOOKS } from './layers.ts';
 
 const escapes: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 
+/** A text as XML takes it, on one line: a letter that XML has no place for is a blank. */
 export function escapeXml(text: string): string {
-  return text.replace(/[&<>"]/g, (c) => escapes[c]);
+  return onOneLine(text).replace(/[&<>"]/g, (c) => escapes[c]);
 }
 
 const round = (value: number) => String(Number(value.toFixed(4)));

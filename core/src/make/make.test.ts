@@ -259,6 +259,18 @@ describe('the shelf', () => {
     const bad = [...lines.slice(0, 3), lines[3].replace(/,pu,/, ',straw,'), ...lines.slice(4)].join('\r\n');
     expect(shelfFromCsv(bad)).toEqual({ ok: false, reason: expect.stringMatching(/^row 4, foam/) });
     expect(shelfFromCsv('').ok).toBe(false);
+    // A number left out is not nothing, and one that is none is said; a name that looks like a formula is a name.
+    const [names, first] = csv.split('\r\n');
+    const at = names.split(',').indexOf('stringer_mm');
+    const cells = first.split(',');
+    const withCell = (text: string) => `${names}\r\n${cells.map((cell, i) => (i === at ? text : cell)).join(',')}\r\n`;
+    expect(at).toBeGreaterThan(0);
+    expect(shelfFromCsv(withCell(''))).toEqual({ ok: false, reason: 'row 2, stringer_mm: is empty' });
+    expect(shelfFromCsv(withCell('five'))).toEqual({ ok: false, reason: 'row 2, stringer_mm: “five” is no number' });
+    expect(shelfFromCsv('x'.repeat(2_000_000))).toEqual({ ok: false, reason: expect.stringMatching(/too long/) });
+    const formula = [{ ...(read.ok ? read.shelf : [])[0], name: '=1+1' }];
+    expect(shelfToCsv(formula)).toContain("'=1+1");
+    expect(shelfFromCsv(shelfToCsv(formula))).toEqual({ ok: true, shelf: formula });
     expect(shelfFromCsv([lines[0], lines[1], lines[1]].join('\r\n'))).toMatchObject({ ok: false });
   });
 });

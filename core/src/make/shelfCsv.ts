@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { asWords, fromWords } from '../units/oneLine.ts';
 import { type Blank, blankSchema } from './blank.ts';
 
 /** The columns of a shelf, in order. Lengths in mm, a point as the decimal mark. */
@@ -9,7 +10,7 @@ export function shelfToCsv(shelf: readonly Blank[]): string {
   const data = shelf.map((blank) =>
     COLUMNS.map((column) => {
       const value = blank[column];
-      return typeof value === 'number' ? String(Number(value.toFixed(3))) : (value ?? '');
+      return typeof value === 'number' ? String(Number(value.toFixed(3))) : asWords(value ?? '');
     }),
   );
   return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\r\n' })}\r\n`;
@@ -18,19 +19,34 @@ export function shelfToCsv(shelf: readonly Blank[]): string {
 export type ShelfRead = { ok: true; shelf: Blank[] } | { ok: false; reason: string };
 
 const TEXT: readonly string[] = ['id', 'name', 'foam'];
+/** A longer text is no shelf's. */
+const MOST_TEXT = 1_000_000;
+
+/** Is a cell a number; or empty, where it may be? */
+function isNumber(cell: string | undefined, mayBeEmpty: boolean): boolean {
+  const text = (cell ?? '').trim();
+  return text === '' ? mayBeEmpty : Number.isFinite(Number(text));
+}
 
 /** A shelf read from CSV: every row a blank, or the first row that is none with the reason and nothing taken. Never throws. */
 export function shelfFromCsv(csv: string): ShelfRead {
+  if (csv.length > MOST_TEXT) return { ok: false, reason: 'it is far too long for a shelf of blanks' };
   const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
   if (parsed.data.length === 0) return { ok: false, reason: 'there are no rows in it' };
   const shelf: Blank[] = [];
   for (const [i, row] of parsed.data.entries()) {
+    const wrong = COLUMNS.find((column) => !TEXT.includes(column) && !isNumber(row[column], column === 'price'));
+    if (wrong) {
+      const text = (row[wrong] ?? '').trim();
+      return { ok: false, reason: `row ${i + 2}, ${wrong}: ${text === '' ? 'is empty' : `“${text}” is no number`}` };
+    }
     const raw = Object.fromEntries(
       COLUMNS.flatMap((column): [string, unknown][] => {
-        if (TEXT.includes(column)) return [[column, row[column]]];
+        const text = (row[column] ?? '').trim();
+        if (TEXT.includes(column)) return [[column, fromWords(text)]];
         // A price may be left out, column and all; everything else must be there.
-        if (column === 'price' && (row.price ?? '').trim() === '') return [];
-        return [[column, Number(row[column] ?? NaN)]];
+        if (column === 'price' && text === '') return [];
+        return [[column, Number(text)]];
       }),
     );
     const read = blankSchema.safeParse(raw);

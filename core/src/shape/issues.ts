@@ -1,3 +1,4 @@
+import type * as z from 'zod';
 import { migrated } from '../document/migrations.ts';
 import { battenEnds, endReach } from '../outline/outline.ts';
 import { hasBlock } from '../outline/tails.ts';
@@ -255,6 +256,39 @@ function stationIssues(board: Board): Issue[] {
 
 export type Opened = { ok: true; board: Board } | { ok: false; issues: Issue[] };
 
+const TYPE_WORDS: Readonly<Record<string, string>> = {
+  number: 'a number',
+  string: 'a text',
+  array: 'a list',
+  object: 'a group of values',
+  boolean: 'true or false',
+  int: 'a whole number',
+};
+/** So many names that are not known are told; a message is no longer than this. */
+const MOST_NAMES = 3;
+const MOST_LETTERS = 160;
+
+/** What is wrong with a value, for a person. */
+function plainWords(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'invalid_type': {
+      const wanted = TYPE_WORDS[issue.expected] ?? 'something else';
+      return issue.message.endsWith('undefined') ? `is missing: ${wanted} is wanted` : `must be ${wanted}`;
+    }
+    case 'unrecognized_keys': {
+      const names = issue.keys.slice(0, MOST_NAMES).map((key) => `“${key.slice(0, 40)}”`);
+      const more = issue.keys.length > MOST_NAMES ? ` and ${issue.keys.length - MOST_NAMES} more` : '';
+      return `is not known here: ${names.join(', ')}${more}`;
+    }
+    case 'too_big':
+      return `must be at most ${issue.maximum}`;
+    case 'too_small':
+      return `must be at least ${issue.minimum}`;
+    default:
+      return issue.message.slice(0, MOST_LETTERS);
+  }
+}
+
 /**
  * A board from unknown data: brought up to today's version, then the schema, then what the numbers mean together. Every issue
  * at once.
@@ -272,7 +306,7 @@ export function boardFrom(data: unknown): Opened {
           : 'minimum' in issue
             ? { limit: Number(issue.minimum) }
             : {}),
-        words: issue.message,
+        words: plainWords(issue),
       })),
     };
   }

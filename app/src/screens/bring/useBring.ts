@@ -11,6 +11,8 @@ export interface BringState<A> {
   stop: () => void;
 }
 
+/** What is asked is begun when it rests so long. */
+const REST_ms = 150;
 const REST = { made: undefined, going: undefined, failed: undefined };
 
 /** What is made of `of`, anew whenever it is another; the one before is seen meanwhile. */
@@ -23,11 +25,13 @@ export function useBring<K extends BringKind>(
   useEffect(() => {
     if (!of) return;
     let gone = false;
+    let giveUp: () => void = () => undefined;
     const begin = setTimeout(() => {
       setState((was) => ({ ...was, going: { step: 'Beginning', share: undefined }, failed: undefined }));
       const work = bring(kind, of, (step, share) => {
         if (!gone) setState((was) => ({ ...was, going: { step, share } }));
       });
+      giveUp = work.stop;
       setStop(() => work.stop);
       work.result.then(
         (made) => {
@@ -36,16 +40,15 @@ export function useBring<K extends BringKind>(
         (error: unknown) => {
           if (gone) return;
           const failed = error instanceof Stopped ? 'Stopped.' : `It could not be done: ${String(error)}`;
-          setState((was) => ({ ...was, going: undefined, failed }));
+          // What was made before is of something else: it must not go onto the rack under this name.
+          setState({ made: undefined, going: undefined, failed });
         },
       );
-      stopLater = work.stop;
-    }, 150);
-    let stopLater: () => void = () => undefined;
+    }, REST_ms);
     return () => {
       gone = true;
       clearTimeout(begin);
-      stopLater();
+      giveUp();
     };
   }, [kind, of]);
   return { ...state, stop };
