@@ -4,7 +4,7 @@ process.env.TZ = TEST_ZONE;
 
 const swc = {
   '^.+\\.tsx?$': [
-    '@swc/jest',
+    '<rootDir>/testing/swcJest.mjs',
     {
       jsc: {
         parser: { syntax: 'typescript', tsx: true },

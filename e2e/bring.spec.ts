@@ -35,6 +35,7 @@ test('a board comes in by its drawing: lines told apart, the unit asked, a wrong
   await expect(page.getByText('The file does not say its unit', { exact: false })).toBeVisible();
   await expect(misfits.getByRole('row', { name: /Outline 0\.0\d mm/ })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByTestId('brought-size')).toContainText("5'10");
+  await expect(page.getByTestId('usual-area')).toContainText(/Plan area \d+ sq in; \d+ sq in to \d+ sq in is usual/);
   await choose(page, 'Unit of the drawing', 'in');
   await expect(page.getByText('is it in another unit?', { exact: false })).toBeVisible({ timeout: 30_000 });
   await choose(page, 'Unit of the drawing', 'mm');

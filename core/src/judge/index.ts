@@ -9,3 +9,4 @@ export type { Writer } from './rule.ts';
 export { SENSIBLE_RUN } from './rules/size.ts';
 export { compareTraits, type TraitComparison } from './traits.ts';
 export { type Softened, softenedFor } from './soften.ts';
+export { usualRange } from './usual.ts';

@@ -256,6 +256,6 @@ describe('the board as it was shaped', () => {
   it('refuses a reading no board could have, in words', () => {
     const made = asBuilt(slack, { 'width:nose:12': { left_mm: 900, right_mm: 900 } });
     expect(made.ok).toBe(false);
-    if (!made.ok) expect(made.issues[0].words).toMatch(/narrower than the wide point|too big/i);
+    if (!made.ok) expect(made.issues[0].words).toMatch(/narrower than the wide point|at most 900/i);
   });
 });

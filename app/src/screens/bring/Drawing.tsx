@@ -22,6 +22,7 @@ import { Found } from './Found.tsx';
 import { Made } from './Made.tsx';
 import { Misfits, misfitsSay } from './misfits.tsx';
 import { useBring } from './useBring.ts';
+import { UsualArea } from './UsualArea.tsx';
 
 const USE_WORDS: Readonly<Record<LineUse, string>> = {
   outline: 'Outline, both rails',
@@ -178,6 +179,7 @@ export function Drawing() {
           {made?.ok && (
             <>
               <Misfits misfits={made.misfits} />
+              {made.misfits.some(({ of }) => of === 'outline') && <UsualArea board={made.board} />}
               <p className="quiet">
                 {made.misfits.some(({ of }) => of === 'rocker')
                   ? 'Rails, contours and fins, which no drawing told, are as on the model that comes nearest.'

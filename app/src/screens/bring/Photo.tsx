@@ -14,11 +14,12 @@ import { Misfits, misfitsSay } from './misfits.tsx';
 import { PhotoStand } from './PhotoStand.tsx';
 import { readPicture } from './readPicture.ts';
 import { useBring } from './useBring.ts';
+import { UsualArea } from './UsualArea.tsx';
 
 type Way = Known['kind'];
 
 const MARK_WORDS: Readonly<Record<Way, readonly string[]>> = {
-  corners: ['Corner one', 'Corner two', 'Corner three', 'Corner four'],
+  corners: ['Corner one', 'Corner two', 'Corner three', 'Corner four', 'The bent edge'],
   points: ['First point', 'Second point'],
 };
 
@@ -68,7 +69,13 @@ export function Photo() {
     if (!picture || !wanted) return undefined;
     const known: Known =
       way === 'corners'
-        ? { kind: 'corners', at: [marks[0], marks[1], marks[2], marks[3]], ...sizes }
+        ? {
+            kind: 'corners',
+            at: [marks[0], marks[1], marks[2], marks[3]],
+            width_mm: sizes.width_mm,
+            height_mm: sizes.height_mm,
+            ...(marks[4] ? { bent: marks[4] } : {}),
+          }
         : { kind: 'points', at: [marks[0], marks[1]], apart_mm: sizes.apart_mm };
     return {
       picture,
@@ -159,6 +166,24 @@ export function Photo() {
                     </p>
                     {size('width_mm', 'From one to two')}
                     {size('height_mm', 'From two to three')}
+                    <label className="row-of-tools">
+                      <Switch
+                        size="small"
+                        checked={marks.length > 4}
+                        aria-label="The edge from one to two looks bent"
+                        onChange={(bent) =>
+                          setMarks(
+                            bent
+                              ? [...marks, { x: (marks[0].x + marks[1].x) / 2, y: (marks[0].y + marks[1].y) / 2 }]
+                              : marks.slice(0, 4),
+                          )
+                        }
+                      />
+                      <span>The edge from one to two looks bent</span>
+                    </label>
+                    {marks.length > 4 && (
+                      <p className="quiet above-0 below-2">Pull the fifth mark onto that edge, near its middle.</p>
+                    )}
                   </>
                 ) : (
                   <>
@@ -222,9 +247,10 @@ export function Photo() {
           {made?.ok && (
             <>
               <Misfits misfits={made.misfits} />
+              {made.misfits.some(({ of }) => of === 'outline') && <UsualArea board={made.board} />}
               <p className="quiet">
                 Rocker, foil, rails, contours and fins are as on the model that comes nearest. The outline of a picture
-                is where the rail is widest seen from above: a lens close by bends it, so step back and zoom in.
+                is where the rail is widest seen from above: step back and zoom in, so that the far rail is not hidden.
               </p>
             </>
           )}

@@ -1,6 +1,10 @@
 import { contours } from 'd3-contour';
 import { areaOf, boxOfPoints, type Point, type Stroke } from '../plane.ts';
 import { type Homography, inverted, seenThrough } from './homography.ts';
+import { bowed, type Lens } from './lens.ts';
+
+// Pixel by pixel and point by point: looked up once.
+const { abs, floor, max, min, round, sqrt } = Math;
 
 /** A picture: four bytes a pixel, row by row from the top. */
 export interface Picture {
@@ -20,8 +24,9 @@ export type OutlineFound =
   | { ok: false; reason: string };
 
 export interface FindChoices {
-  /** From pixels to mm, y down as in the picture. */
+  /** From pixels, as a straight lens would have them, to mm, y down as in the picture. */
   toPlane: Homography;
+  lens: Lens;
   /** The part of the plane that is looked at, mm. */
   part: { left: number; top: number; right: number; bottom: number };
   /** How unlike the background the board must be, as a share of what was found by itself; 1 as found. */
@@ -38,11 +43,11 @@ const LEAST_SHARE = 0.03;
  * background taken, the background being a plane of colour through the rim of the part; the threshold after Otsu (1979); the line by marching
  * squares, between pixels. The largest ring that does not run along the rim is the board.
  */
-export function outlineInPicture(picture: Picture, { toPlane, part, unlike }: FindChoices): OutlineFound {
+export function outlineInPicture(picture: Picture, { toPlane, lens, part, unlike }: FindChoices): OutlineFound {
   const [wide, high] = [part.right - part.left, part.bottom - part.top];
-  const step = Math.max(wide, high) / STEPS;
-  const [columns, rows] = [Math.max(8, Math.round(wide / step)), Math.max(8, Math.round(high / step))];
-  const colours = squareOn(picture, inverted(toPlane), part, step, columns, rows);
+  const step = max(wide, high) / STEPS;
+  const [columns, rows] = [max(8, round(wide / step)), max(8, round(high / step))];
+  const colours = squareOn(picture, inverted(toPlane), lens, part, step, columns, rows);
   const apart = apartFromBackground(colours, columns, rows);
   const threshold = otsu(apart) * unlike;
   const smooth = blurred(apart, columns, rows);
@@ -53,7 +58,7 @@ export function outlineInPicture(picture: Picture, { toPlane, part, unlike }: Fi
       const box = boxOfPoints(ring);
       return box.left > 1 && box.low > 1 && box.right < columns - 1 && box.high < rows - 1;
     })
-    .map((ring) => ({ ring, area: Math.abs(areaOf(ring)) }))
+    .map((ring) => ({ ring, area: abs(areaOf(ring)) }))
     .sort((a, b) => b.area - a.area);
   if (whole.length === 0 || whole[0].area < LEAST_SHARE * columns * rows) {
     return {
@@ -67,7 +72,7 @@ export function outlineInPicture(picture: Picture, { toPlane, part, unlike }: Fi
   return {
     ok: true,
     stroke: { points: plane.map(({ x, y }) => ({ x, y: -y })), closed: true },
-    seen: plane.map((p) => seenThrough(back, p)),
+    seen: plane.map((p) => bowed(lens, seenThrough(back, p))),
   };
 }
 
@@ -75,6 +80,7 @@ export function outlineInPicture(picture: Picture, { toPlane, part, unlike }: Fi
 function squareOn(
   { width, height, rgba }: Picture,
   toPicture: Homography,
+  lens: Lens,
   part: FindChoices['part'],
   step: number,
   columns: number,
@@ -83,9 +89,10 @@ function squareOn(
   const out = new Float32Array(3 * columns * rows).fill(Number.NaN);
   for (let r = 0; r < rows; r++) {
     for (let c = 0; c < columns; c++) {
-      const at = seenThrough(toPicture, { x: part.left + (c + 0.5) * step, y: part.top + (r + 0.5) * step });
-      const x = Math.floor(at.x - 0.5);
-      const y = Math.floor(at.y - 0.5);
+      const straight = seenThrough(toPicture, { x: part.left + (c + 0.5) * step, y: part.top + (r + 0.5) * step });
+      const at = bowed(lens, straight);
+      const x = floor(at.x - 0.5);
+      const y = floor(at.y - 0.5);
       if (!(x >= 0 && y >= 0 && x + 1 < width && y + 1 < height)) continue;
       const u = at.x - 0.5 - x;
       const v = at.y - 0.5 - y;
@@ -103,7 +110,7 @@ function squareOn(
 /** How far each place is from the background in colour: from the plane of colour through the rim, found twice, the second time without what is far off it. */
 function apartFromBackground(colours: Float32Array, columns: number, rows: number): Float32Array {
   const rim: number[] = [];
-  const deep = Math.max(2, Math.round(0.025 * Math.min(columns, rows)));
+  const deep = max(2, round(0.025 * min(columns, rows)));
   for (let r = 0; r < rows; r++) {
     for (let c = 0; c < columns; c++) {
       if (r >= deep && c >= deep && r < rows - deep && c < columns - deep) continue;
@@ -115,8 +122,8 @@ function apartFromBackground(colours: Float32Array, columns: number, rows: numbe
     let plane = [0, 0, 0];
     for (let round = 0; round < 3; round++) {
       plane = planeThrough(own, colours, k, columns);
-      const off = (i: number) => Math.abs(colours[3 * i + k] - valueOf(plane, i, columns));
-      const usual = own.map(off).sort((a, b) => a - b)[Math.floor(own.length / 2)] ?? 0;
+      const off = (i: number) => abs(colours[3 * i + k] - valueOf(plane, i, columns));
+      const usual = own.map(off).sort((a, b) => a - b)[floor(own.length / 2)] ?? 0;
       own = rim.filter((i) => off(i) <= 4 * usual + 2);
     }
     return plane;
@@ -126,26 +133,26 @@ function apartFromBackground(colours: Float32Array, columns: number, rows: numbe
     let sum = 0;
     for (let k = 0; k < 3; k++) sum += (colours[3 * i + k] - valueOf(planes[k], i, columns)) ** 2;
     // Beyond the picture there is background.
-    out[i] = sum === sum ? Math.sqrt(sum) : 0;
+    out[i] = sum === sum ? sqrt(sum) : 0;
   }
   return out;
 }
 
 const valueOf = ([a, b, c]: readonly number[], i: number, columns: number) =>
-  a + b * (i % columns) + c * Math.floor(i / columns);
+  a + b * (i % columns) + c * floor(i / columns);
 
 /** Value = a + b column + c row by least squares, about the middle of the places. */
 function planeThrough(places: readonly number[], colours: Float32Array, k: number, columns: number): number[] {
-  const n = Math.max(1, places.length);
+  const n = max(1, places.length);
   let [mx, my, mz] = [0, 0, 0];
   for (const i of places) {
     mx += (i % columns) / n;
-    my += Math.floor(i / columns) / n;
+    my += floor(i / columns) / n;
     mz += colours[3 * i + k] / n;
   }
   let [xx, xy, yy, xz, yz] = [0, 0, 0, 0, 0];
   for (const i of places) {
-    const [x, y, z] = [(i % columns) - mx, Math.floor(i / columns) - my, colours[3 * i + k] - mz];
+    const [x, y, z] = [(i % columns) - mx, floor(i / columns) - my, colours[3 * i + k] - mz];
     xx += x * x;
     xy += x * y;
     yy += y * y;
@@ -165,7 +172,7 @@ export function otsu(values: ArrayLike<number>): number {
   if (!(most > 0)) return 1;
   const BINS = 256;
   const counts = new Float64Array(BINS);
-  for (let i = 0; i < values.length; i++) counts[Math.min(BINS - 1, Math.floor((values[i] / most) * BINS))]++;
+  for (let i = 0; i < values.length; i++) counts[min(BINS - 1, floor((values[i] / most) * BINS))]++;
   const total = values.length;
   const sum = counts.reduce((s, count, k) => s + k * count, 0);
   let [below, sumBelow, best, at] = [0, 0, -1, 0];

@@ -1,11 +1,12 @@
 import { type BringChoices, type Brought, boardOfParts, planOf } from '../drawn.ts';
 import type { Point } from '../plane.ts';
 import { type FindChoices, outlineInPicture, type Picture } from './findOutline.ts';
+import { type Lens, lensOf, noBow, straightened } from './lens.ts';
 import { type Homography, homographyOf, seenThrough, similarityOf } from './homography.ts';
 
-/** What is known of a picture: four corners of a rectangle that lies where the board does, or two points and how far apart they are. */
+/** What is known of a picture: four corners of a rectangle that lies where the board does, and a point on its first edge where that looks bent; or two points and how far apart they are. */
 export type Known =
-  | { kind: 'corners'; at: readonly [Point, Point, Point, Point]; width_mm: number; height_mm: number }
+  | { kind: 'corners'; at: readonly [Point, Point, Point, Point]; width_mm: number; height_mm: number; bent?: Point }
   | { kind: 'points'; at: readonly [Point, Point]; apart_mm: number };
 
 export type PhotoMade =
@@ -34,7 +35,17 @@ const MOST_SEEN_mm = 6000;
  */
 export function boardFromPhoto(picture: Picture, choices: PhotoChoices): PhotoMade {
   const { known, unlike, turned } = choices;
-  const toPlane = planeOf(known);
+  const { width, height } = picture;
+  const { at } = known;
+  const bent = known.kind === 'corners' ? known.bent : undefined;
+  const lens = bent ? lensOf(at[0], bent, at[1], width, height) : noBow(width, height);
+  if (!lens) {
+    return {
+      ok: false,
+      reason: 'No lens bends an edge so: set the fifth mark on the edge from one to two, near its middle.',
+    };
+  }
+  const toPlane = planeOf(known, lens);
   if (!toPlane) {
     return {
       ok: false,
@@ -42,22 +53,26 @@ export function boardFromPhoto(picture: Picture, choices: PhotoChoices): PhotoMa
     };
   }
   choices.onRound?.();
-  const found = outlineInPicture(picture, { toPlane, part: partOf(known, toPlane, picture), unlike });
+  const found = outlineInPicture(picture, { toPlane, lens, part: partOf(known, toPlane, picture), unlike });
   if (!found.ok) return found;
   const plan = planOf(found.stroke, 'outline', turned);
   const made = boardOfParts({ plan }, { ...choices, within_mm: SEEN_WITHIN_mm, bumps: false });
   return { ...made, seen: found.seen };
 }
 
-function planeOf(known: Known): Homography | undefined {
+function planeOf(known: Known, lens: Lens): Homography | undefined {
+  const straight = (p: Point) => straightened(lens, p);
   if (known.kind === 'points') {
-    return similarityOf(known.at, [
-      { x: 0, y: 0 },
-      { x: known.apart_mm, y: 0 },
-    ]);
+    return similarityOf(
+      [straight(known.at[0]), straight(known.at[1])],
+      [
+        { x: 0, y: 0 },
+        { x: known.apart_mm, y: 0 },
+      ],
+    );
   }
   const { width_mm: w, height_mm: h } = known;
-  return homographyOf(known.at, [
+  return homographyOf(known.at.map(straight), [
     { x: 0, y: 0 },
     { x: w, y: 0 },
     { x: w, y: h },

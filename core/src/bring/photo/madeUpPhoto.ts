@@ -4,6 +4,10 @@ import type { Point } from '../plane.ts';
 import { normally, seeded } from '../seeded.ts';
 import type { Picture } from './findOutline.ts';
 import { type Homography, homographyOf, inverted, seenThrough } from './homography.ts';
+import { bowed, type Lens, noBow, straightened } from './lens.ts';
+
+// Pixel by pixel and point by point: looked up once.
+const { abs, ceil, cos, max, min, round, sin } = Math;
 
 /** A made-up camera over a board on a sheet. */
 export interface Camera {
@@ -12,6 +16,8 @@ export interface Camera {
   /** How far it leans from looking straight down, along the board and across. */
   tilt_rad: number;
   lean_rad: number;
+  /** How its lens bends, as in `Lens`; 0 not at all. */
+  bow: number;
   /** Deviation of each channel, of 255. */
   noise: number;
   seed: number;
@@ -22,6 +28,7 @@ export const USUAL_CAMERA: Camera = {
   height: 1125,
   tilt_rad: (25 * Math.PI) / 180,
   lean_rad: 0.05,
+  bow: 0,
   noise: 4,
   seed: 3,
 };
@@ -33,6 +40,8 @@ export interface MadeUpPhoto {
   picture: Picture;
   /** The corners of the sheet in pixels: top left, top right, bottom right, bottom left. */
   corners: [Point, Point, Point, Point];
+  /** The middle of the edge from the first corner to the second, as seen. */
+  onEdge: Point;
   /** What the sheet measures, from the first corner to the second and from the second to the third. */
   width_mm: number;
   height_mm: number;
@@ -49,10 +58,10 @@ function projection({ width, height, tilt_rad, lean_rad }: Camera, sheet_mm: num
     { x: -1, y: 1 },
   ].map(({ x, y }) => ({ x: (x * sheet_mm) / 2, y: (y * SHEET_mm.height) / 2 }));
   const seen = plane.map(({ x, y }) => {
-    const x1 = x * Math.cos(lean_rad);
-    const z1 = x * Math.sin(lean_rad);
-    const y2 = y * Math.cos(tilt_rad) - z1 * Math.sin(tilt_rad);
-    const z2 = y * Math.sin(tilt_rad) + z1 * Math.cos(tilt_rad);
+    const x1 = x * cos(lean_rad);
+    const z1 = x * sin(lean_rad);
+    const y2 = y * cos(tilt_rad) - z1 * sin(tilt_rad);
+    const z2 = y * sin(tilt_rad) + z1 * cos(tilt_rad);
     const k = focal / (away - z2);
     return { x: width / 2 + k * x1, y: height / 2 + k * y2 };
   });
@@ -64,7 +73,7 @@ export function madeUpPhoto(shape: Shape, camera: Camera): MadeUpPhoto {
   const even = seeded(camera.seed);
   const normal = normally(even);
   const { length_mm } = shape.board;
-  const sheet_mm = Math.max(SHEET_mm.width, length_mm + SHEET_mm.longer);
+  const sheet_mm = max(SHEET_mm.width, length_mm + SHEET_mm.longer);
   const toPicture = projection(camera, sheet_mm);
   const toPlane = inverted(toPicture);
   const side = outlinePoints(shape.outline, 400);
@@ -75,18 +84,19 @@ export function madeUpPhoto(shape: Shape, camera: Camera): MadeUpPhoto {
     const along = x + length_mm / 2;
     if (along < 0 || along > length_mm) return 0;
     const [outer, inner] = half(along);
-    const out = Math.min(1, Math.max(0, outer - Math.abs(y) + 0.5));
-    return along < notch ? Math.min(out, Math.min(1, Math.max(0, Math.abs(y) - inner + 0.5))) : out;
+    const out = min(1, max(0, outer - abs(y) + 0.5));
+    return along < notch ? min(out, min(1, max(0, abs(y) - inner + 0.5))) : out;
   };
-  const { width, height } = camera;
+  const { width, height, bow } = camera;
+  const lens: Lens = { ...noBow(width, height), bow };
   const rgba = new Uint8ClampedArray(4 * width * height);
   const board = [236, 230, 214];
   const sheet = [92, 110, 120];
   const floor = [70, 60, 54];
   for (let r = 0; r < height; r++) {
     for (let c = 0; c < width; c++) {
-      const { x, y } = seenThrough(toPlane, { x: c + 0.5, y: r + 0.5 });
-      const isSheet = Math.abs(x) < sheet_mm / 2 && Math.abs(y) < SHEET_mm.height / 2;
+      const { x, y } = seenThrough(toPlane, straightened(lens, { x: c + 0.5, y: r + 0.5 }));
+      const isSheet = abs(x) < sheet_mm / 2 && abs(y) < SHEET_mm.height / 2;
       const share = isSheet ? onBoard(x, y) : 0;
       const light = 1 - 0.12 * (x / sheet_mm + 0.5) - 0.06 * (y / SHEET_mm.height + 0.5);
       const shadow = isSheet ? 1 - 0.14 * onBoard(x - 18, y - 22) : 1;
@@ -98,10 +108,11 @@ export function madeUpPhoto(shape: Shape, camera: Camera): MadeUpPhoto {
     }
   }
   const corner = (x: number, y: number) =>
-    seenThrough(toPicture, { x: (x * sheet_mm) / 2, y: (y * SHEET_mm.height) / 2 });
+    bowed(lens, seenThrough(toPicture, { x: (x * sheet_mm) / 2, y: (y * SHEET_mm.height) / 2 }));
   return {
     picture: { width, height, rgba },
     corners: [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)],
+    onEdge: corner(0, -1),
     width_mm: sheet_mm,
     height_mm: SHEET_mm.height,
   };
@@ -112,21 +123,21 @@ function halves(
   side: readonly { x_mm: number; y_mm: number }[],
   length_mm: number,
 ): (along: number) => [number, number] {
-  const count = Math.ceil(length_mm * 2) + 2;
+  const count = ceil(length_mm * 2) + 2;
   const outer = new Float64Array(count);
   const inner = new Float64Array(count).fill(Infinity);
   for (let i = 0; i + 1 < side.length; i++) {
     const [a, b] = [side[i], side[i + 1]];
     const [low, high] = a.x_mm < b.x_mm ? [a, b] : [b, a];
-    for (let k = Math.ceil(low.x_mm * 2); k <= high.x_mm * 2; k++) {
+    for (let k = ceil(low.x_mm * 2); k <= high.x_mm * 2; k++) {
       const share = high.x_mm > low.x_mm ? (k / 2 - low.x_mm) / (high.x_mm - low.x_mm) : 0;
       const y = low.y_mm + share * (high.y_mm - low.y_mm);
-      outer[k] = Math.max(outer[k], y);
-      inner[k] = Math.min(inner[k], y);
+      outer[k] = max(outer[k], y);
+      inner[k] = min(inner[k], y);
     }
   }
   return (along) => {
-    const k = Math.min(count - 1, Math.max(0, Math.round(along * 2)));
+    const k = min(count - 1, max(0, round(along * 2)));
     return [outer[k], inner[k]];
   };
 }

@@ -7,6 +7,7 @@ import type { Point } from '../plane.ts';
 import { otsu, type Picture } from './findOutline.ts';
 import { boardFromPhoto, type Known } from './fromPhoto.ts';
 import { homographyOf, inverted, seenThrough, similarityOf } from './homography.ts';
+import { bowed, lensOf, noBow, straightened } from './lens.ts';
 import { madeUpPhoto, USUAL_CAMERA } from './madeUpPhoto.ts';
 import { pictureFileKind } from './pictureFile.ts';
 
@@ -60,6 +61,24 @@ describe('a plane seen in perspective', () => {
   });
 });
 
+describe('a lens that bends', () => {
+  it.each([-0.08, 0.05, 0.12])('of %p is found again from a straight edge, and undone', (bow) => {
+    const lens = { ...noBow(2000, 1200), bow };
+    const [a, m, b] = [
+      { x: 200, y: 150 },
+      { x: 900, y: 185 },
+      { x: 1600, y: 220 },
+    ].map((p) => bowed(lens, p));
+    expect(lensOf(a, m, b, 2000, 1200)?.bow).toBeCloseTo(bow, 6);
+    const back = straightened(lens, a);
+    expect(Math.hypot(back.x - 200, back.y - 150)).toBeLessThan(1e-6);
+  });
+
+  it('is none where no lens does it', () => {
+    expect(lensOf({ x: 200, y: 150 }, { x: 900, y: 700 }, { x: 1600, y: 150 }, 2000, 1200)).toBeUndefined();
+  });
+});
+
 describe('the threshold between two heaps', () => {
   it('lies between them', () => {
     const values = Float64Array.from({ length: 900 }, (_, k) => (k % 3 === 0 ? 200 + (k % 7) : 20 + (k % 5)));
@@ -79,7 +98,7 @@ const usual = { name: 'Seen', unlike: 1, turned: false };
 
 describe('a board in a picture', () => {
   it('tilted by 25 degrees: outline within 2 mm in the mean, area within one in a hundred, swallow and wing seen', () => {
-    const { shape, photo, known } = photoOf('Kettle', 1200);
+    const { shape, photo, known } = photoOf('Kettle', 900);
     const made = boardFromPhoto(photo.picture, { ...usual, known });
     if (!made.ok) throw new Error(made.reason);
     const { outline } = shapeOf(made.board);
@@ -94,7 +113,20 @@ describe('a board in a picture', () => {
     expect(made.board.outline.tail.kind).toBe('swallow');
     // What was found lies on the picture, round the board.
     expect(made.seen.length).toBeGreaterThan(200);
-    for (const { x, y } of made.seen) expect(x > 0 && x < 1200 && y > 0 && y < 684).toBe(true);
+    for (const { x, y } of made.seen) expect(x > 0 && x < 900 && y > 0 && y < 513).toBe(true);
+  });
+
+  it('through a lens that bends is straightened by a point on a straight edge', () => {
+    const shape = shapeOf(modelNamed('Slack Water')!);
+    const photo = madeUpPhoto(shape, { ...USUAL_CAMERA, width: 700, height: 400, bow: 0.06, tilt_rad: 0.1 });
+    const known: Known = { kind: 'corners', at: photo.corners, width_mm: photo.width_mm, height_mm: photo.height_mm };
+    const off = (as: Known) => {
+      const made = boardFromPhoto(photo.picture, { ...usual, known: as });
+      if (!made.ok) throw new Error(made.reason);
+      return Math.abs(made.board.outline.width_mm / shape.board.outline.width_mm - 1);
+    };
+    expect(off({ ...known, bent: photo.onEdge })).toBeLessThan(0.008);
+    expect(off(known)).toBeGreaterThan(0.015);
   });
 
   it('on a background it does not stand out from, with marks in one line, with no board on it, is refused in words', () => {

@@ -1,6 +1,9 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { seeded } from '../seeded.ts';
 
+// Pixel by pixel and point by point: looked up once.
+const { floor, hypot, max, min } = Math;
+
 /** A scan as it was read: points, and the triangles between them where it is a mesh. In its own unit and pose. */
 export interface Scan {
   positions: Float32Array | Float64Array;
@@ -10,7 +13,7 @@ export interface Scan {
 /** Points, three numbers each. */
 export type Cloud = Float64Array;
 
-export const countOf = (cloud: ArrayLike<number>) => Math.floor(cloud.length / 3);
+export const countOf = (cloud: ArrayLike<number>) => floor(cloud.length / 3);
 
 /** So many of a scan's points are worked with: enough to find 0.1 mm among noise of 1 mm. */
 const MOST_WORKED = 240_000;
@@ -21,7 +24,7 @@ export function sampled({ positions, triangles }: Scan, count = MOST_WORKED): Cl
   if (triangles && triangles.length >= 3) return sampledMesh(positions, triangles, count, even);
   const points = countOf(positions);
   const out: number[] = [];
-  const keep = Math.min(1, count / Math.max(1, points));
+  const keep = min(1, count / max(1, points));
   for (let i = 0; i < points; i++) {
     if (keep < 1 && even() > keep) continue;
     const x = positions[3 * i];
@@ -33,7 +36,7 @@ export function sampled({ positions, triangles }: Scan, count = MOST_WORKED): Cl
 }
 
 function sampledMesh(p: ArrayLike<number>, triangles: ArrayLike<number>, count: number, even: () => number): Cloud {
-  const faces = Math.floor(triangles.length / 3);
+  const faces = floor(triangles.length / 3);
   const sums = new Float64Array(faces);
   let total = 0;
   for (let f = 0; f < faces; f++) {
@@ -44,7 +47,7 @@ function sampledMesh(p: ArrayLike<number>, triangles: ArrayLike<number>, count: 
     const vx = p[c] - p[a];
     const vy = p[c + 1] - p[a + 1];
     const vz = p[c + 2] - p[a + 2];
-    const area = Math.hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx) / 2;
+    const area = hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx) / 2;
     if (area > 0 && area < Infinity) total += area;
     sums[f] = total;
   }
@@ -85,15 +88,15 @@ export function cleaned(cloud: Cloud): Cleaned {
   const n = countOf(cloud);
   const spans = [0, 1, 2].map((axis) => {
     const along = Float64Array.from({ length: n }, (_, i) => cloud[3 * i + axis]).sort();
-    return { low: along[0], high: along[n - 1], inner: along[Math.floor(0.97 * n)] - along[Math.floor(0.03 * n)] };
+    return { low: along[0], high: along[n - 1], inner: along[floor(0.97 * n)] - along[floor(0.03 * n)] };
   });
-  const long = Math.hypot(...spans.map(({ inner }) => inner));
+  const long = hypot(...spans.map(({ inner }) => inner));
   const cell = long / CELLS;
   if (!(cell > 0)) return { cloud, strays: 0, bodies: [1] };
-  const size = spans.map(({ low, high }) => Math.min(4000, Math.floor((high - low) / cell) + 3));
+  const size = spans.map(({ low, high }) => min(4000, floor((high - low) / cell) + 3));
   const keyOf = (i: number) => {
     const [a, b, c] = [0, 1, 2].map((axis) =>
-      Math.min(size[axis] - 2, Math.floor((cloud[3 * i + axis] - spans[axis].low) / cell) + 1),
+      min(size[axis] - 2, floor((cloud[3 * i + axis] - spans[axis].low) / cell) + 1),
     );
     return (a * size[1] + b) * size[2] + c;
   };
@@ -110,7 +113,7 @@ export function cleaned(cloud: Cloud): Cleaned {
     .filter((_, i) => i % 7 === 0)
     .map((key) => nears.get(key) ?? 0)
     .sort((a, b) => a - b);
-  const least = STRAY * (usual[Math.floor(usual.length / 2)] ?? 0);
+  const least = STRAY * (usual[floor(usual.length / 2)] ?? 0);
   const body = new Map<number, number>();
   const sizes: number[] = [];
   for (const start of counts.keys()) {
@@ -132,15 +135,15 @@ export function cleaned(cloud: Cloud): Cleaned {
     sizes.push(sum);
   }
   const all = sizes.reduce((sum, each) => sum + each, 0);
-  const greatest = sizes.indexOf(Math.max(...sizes));
+  const greatest = sizes.indexOf(max(...sizes));
   const out: number[] = [];
   for (let i = 0; i < n; i++) {
     if (body.get(keys[i]) === greatest) out.push(cloud[3 * i], cloud[3 * i + 1], cloud[3 * i + 2]);
   }
   return {
     cloud: Float64Array.from(out),
-    strays: 1 - all / Math.max(1, n),
-    bodies: sizes.map((each) => each / Math.max(1, all)).sort((a, b) => b - a),
+    strays: 1 - all / max(1, n),
+    bodies: sizes.map((each) => each / max(1, all)).sort((a, b) => b - a),
   };
 }
 
