@@ -1,4 +1,5 @@
-// npm run mutants -- <folder> --count n --seed s [--jobs j] [--list]
+// npm run mutants -- <folder> --count n --seed s [--jobs j] [--list] [--from k]: from the k-th of the sample on, to go on with a run
+// that was stopped.
 // Puts one small fault at a time into a copy of core and runs the related tests on it: which faults do they notice?
 // A script of ours and not a mutation framework: those take every place of a file, and this asks for a seeded sample of some
 // hundred over all of core, so that the same faults can be put in again after the tests were mended.
@@ -18,6 +19,7 @@ const { values, positionals } = parseArgs({
     jobs: { type: 'string', default: '2' },
     list: { type: 'boolean', default: false },
     out: { type: 'string' },
+    from: { type: 'string', default: '1' },
   },
 });
 const folder = positionals[0] ?? '.';
@@ -213,7 +215,7 @@ async function noticed(home, { file, from, to, instead }) {
 }
 
 const results = [];
-let next = 0;
+let next = Number(values.from) - 1;
 async function work(job) {
   const home = copyOf(job);
   try {

@@ -1,7 +1,7 @@
-import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { MOST_PHOTOS } from '@june-tide/core/record';
 import { keepPhoto } from '../store/shed.ts';
+import { PickFile } from './PickFile.tsx';
 
 interface AddPhotoProps {
   /** The board it belongs to, or what else. */
@@ -13,29 +13,23 @@ interface AddPhotoProps {
 
 /** Takes a picture in, small and with nothing of the file but the picture. */
 export function AddPhoto({ of, what, kept, add }: AddPhotoProps) {
-  const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<string>();
   return (
     <span>
-      <Button size="small" disabled={kept.length >= MOST_PHOTOS} onClick={() => picker.current?.click()}>
-        Add a picture
-      </Button>
-      <input
-        ref={picker}
-        type="file"
+      <PickFile
+        size="small"
+        disabled={kept.length >= MOST_PHOTOS}
+        label={what}
         accept="image/*"
-        aria-label={what}
-        hidden
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          event.target.value = '';
-          if (!file) return;
+        pick={(file) =>
           void keepPhoto(of, file).then((result) => {
             setRefused(result.ok ? undefined : result.issues[0]?.words);
             if (result.ok) add(result.id);
-          });
-        }}
-      />
+          })
+        }
+      >
+        Add a picture
+      </PickFile>
       {refused && (
         <span role="alert" className="trouble">
           {refused}

@@ -1,7 +1,7 @@
-import { Button } from 'antd';
+import { Button, type ButtonProps } from 'antd';
 import { type ReactNode, useRef } from 'react';
 
-interface PickFileProps {
+interface PickFileProps extends Pick<ButtonProps, 'type' | 'size' | 'disabled'> {
   /** What is asked for: the name of the hidden field. */
   label: string;
   accept: string;
@@ -10,11 +10,11 @@ interface PickFileProps {
 }
 
 /** A button that opens a file of the shaper's own. */
-export function PickFile({ label, accept, pick, children }: PickFileProps) {
+export function PickFile({ label, accept, pick, children, ...button }: PickFileProps) {
   const picker = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Button type="primary" onClick={() => picker.current?.click()}>
+      <Button {...button} onClick={() => picker.current?.click()}>
         {children}
       </Button>
       <input

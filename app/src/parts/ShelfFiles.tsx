@@ -1,16 +1,14 @@
 import { Button } from 'antd';
-import { useRef } from 'react';
 import { replaceShelf, useShed } from '../store/shed.ts';
+import { PickFile } from './PickFile.tsx';
 import { saveFile } from './saveFile.ts';
 import { useDone } from './useDone.tsx';
 
 /** The shelf as a file and from one. What cannot be read changes nothing; what was there can be had back. */
 export function ShelfFiles() {
   const shelf = useShed((shed) => shed.shelf);
-  const picker = useRef<HTMLInputElement>(null);
   const { say, refuse, holder } = useDone();
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     const { shelfFromCsv } = await import('@june-tide/core/files/packages');
     const read = shelfFromCsv(await file.text());
     if (!read.ok) {
@@ -34,20 +32,9 @@ export function ShelfFiles() {
       >
         Shelf as CSV
       </Button>
-      <Button size="small" onClick={() => picker.current?.click()}>
+      <PickFile size="small" label="Shelf file" accept=".csv,text/csv" pick={(file) => void take(file)}>
         Shelf from CSV
-      </Button>
-      <input
-        ref={picker}
-        type="file"
-        accept=".csv,text/csv"
-        aria-label="Shelf file"
-        hidden
-        onChange={(event) => {
-          void take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      </PickFile>
     </>
   );
 }

@@ -6,6 +6,9 @@ export interface Going<A> {
   stop: () => void;
 }
 
+/** A worker that neither answers nor says how far it is for so long has ended without a word. */
+const SILENCE_ms = 120_000;
+
 /** The work was given up. */
 export class Stopped extends Error {}
 
@@ -24,7 +27,9 @@ export function bring<K extends BringKind>(
   const id = ++count;
   let giveUp: () => void = () => undefined;
   const result = new Promise<BringWork[K]['answer']>((resolve, reject) => {
+    let silence: ReturnType<typeof setTimeout>;
     const end = () => {
+      clearTimeout(silence);
       own.terminate();
       if (worker === own) worker = undefined;
     };
@@ -32,17 +37,25 @@ export function bring<K extends BringKind>(
       end();
       reject(new Stopped());
     };
+    const failed = (why: string) => {
+      end();
+      reject(new Error(why));
+    };
+    const listen = () => {
+      clearTimeout(silence);
+      silence = setTimeout(() => failed('it gave no answer; try it once more'), SILENCE_ms);
+    };
+    listen();
     own.addEventListener('message', ({ data }: MessageEvent<BringAnswer>) => {
+      listen();
       if (data.say === 'going') return onGoing(data.step, data.share);
       end();
       // The worker answers a request with the answer of its kind.
       if (data.say === 'done') resolve(data.answer as BringWork[K]['answer']);
       else reject(new Error(data.words));
     });
-    own.addEventListener('error', (event) => {
-      end();
-      reject(new Error(event.message || 'the worker stopped'));
-    });
+    own.addEventListener('error', (event) => failed(event.message || 'the worker stopped'));
+    own.addEventListener('messageerror', () => failed('what the worker said could not be read'));
     own.postMessage({ kind, id, of } as BringRequest);
   });
   return { result, stop: () => giveUp() };

@@ -1,6 +1,6 @@
-import { describe, expect, it } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { modelNamed } from '@june-tide/core/models';
-import { WorkClient } from './workClient.ts';
+import { SILENCE_ms, WorkClient } from './workClient.ts';
 import type { WorkRequest } from './workMessages.ts';
 
 /** A worker in whose place the test answers. */
@@ -70,5 +70,36 @@ describe('asking the worker', () => {
     expect(made[1].asked).toHaveLength(1);
     made[1].crash();
     await expect(answer).rejects.toThrow('out of memory');
+  });
+});
+
+describe('a worker that says nothing', () => {
+  beforeEach(() => void jest.useFakeTimers({ doNotFake: [] }));
+  afterEach(() => void jest.useRealTimers());
+
+  it('is started again after its time and asked once more, then given up in words', async () => {
+    const { asking, made } = client();
+    const answer = asking.ask('lit', { board });
+    const refused = expect(answer).rejects.toThrow('it gave no answer; try it once more');
+    await jest.advanceTimersByTimeAsync(SILENCE_ms - 1);
+    expect(made).toHaveLength(1);
+    await jest.advanceTimersByTimeAsync(1);
+    expect(made[0].ended).toBe(true);
+    expect(made[1].asked.map(({ kind }) => kind)).toEqual(['lit']);
+    await jest.advanceTimersByTimeAsync(SILENCE_ms);
+    await refused;
+  });
+
+  it('is waited for as long as it goes on answering, and no clock runs when nothing is asked', async () => {
+    const { asking, made } = client();
+    const first = asking.ask('lit', { board });
+    void asking.ask('bands', { board, plan });
+    await jest.advanceTimersByTimeAsync(SILENCE_ms - 1);
+    made[0].say({ revision: 1, ok: true, answer: 'lit' });
+    expect(await first).toBe('lit');
+    await jest.advanceTimersByTimeAsync(SILENCE_ms - 1);
+    expect(made).toHaveLength(1);
+    made[0].say({ revision: 2, ok: true, answer: 'banded' });
+    expect(jest.getTimerCount()).toBe(0);
   });
 });

@@ -7,12 +7,19 @@ interface Waiting {
   again: boolean;
 }
 
-/** Asks the worker. Answers carry the request's revision; a crashed worker is restarted and asked once more. */
+/** A worker that answers nothing for so long while it is asked has ended without a word: the longest paper takes a tenth of it. */
+export const SILENCE_ms = 90_000;
+
+/**
+ * Asks the worker. Answers carry the request's revision; a worker that crashed, or says nothing for `SILENCE_ms`, is started again and
+ * asked once more.
+ */
 export class WorkClient {
   private worker: Worker | undefined;
   private readonly make: () => Worker;
   private readonly waiting = new Map<number, Waiting>();
   private revision = 0;
+  private silence: ReturnType<typeof setTimeout> | undefined;
 
   constructor(make: () => Worker) {
     this.make = make;
@@ -25,6 +32,7 @@ export class WorkClient {
     return new Promise<Work[K]['answer']>((resolve, reject) => {
       this.waiting.set(request.revision, { request, resolve, reject, again: true });
       this.running().postMessage(request);
+      if (this.waiting.size === 1) this.listen();
     });
   }
 
@@ -34,26 +42,40 @@ export class WorkClient {
     worker.addEventListener('message', ({ data }: MessageEvent<WorkAnswer>) => {
       const found = this.waiting.get(data.revision);
       this.waiting.delete(data.revision);
+      this.listen();
       if (!found) return;
       // The worker answers a request with the answer of its kind: the revision says which that was.
       if (data.ok) found.resolve(data.answer as never);
       else found.reject(new Error(data.words));
     });
-    worker.addEventListener('error', (event) => {
-      worker.terminate();
-      this.worker = undefined;
-      for (const [revision, entry] of this.waiting) {
-        if (entry.again) {
-          entry.again = false;
-          this.running().postMessage(entry.request);
-        } else {
-          this.waiting.delete(revision);
-          entry.reject(new Error(event.message || 'the worker stopped'));
-        }
-      }
-    });
+    worker.addEventListener('error', (event) => this.beginAgain(event.message || 'the worker stopped'));
+    worker.addEventListener('messageerror', () => this.beginAgain('what the worker said could not be read'));
     this.worker = worker;
     return worker;
+  }
+
+  /** From now on the silence counts anew, as long as an answer is awaited. */
+  private listen(): void {
+    clearTimeout(this.silence);
+    this.silence =
+      this.waiting.size === 0
+        ? undefined
+        : setTimeout(() => this.beginAgain('it gave no answer; try it once more'), SILENCE_ms);
+  }
+
+  private beginAgain(why: string): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    for (const [revision, entry] of this.waiting) {
+      if (entry.again) {
+        entry.again = false;
+        this.running().postMessage(entry.request);
+      } else {
+        this.waiting.delete(revision);
+        entry.reject(new Error(why));
+      }
+    }
+    this.listen();
   }
 }
 

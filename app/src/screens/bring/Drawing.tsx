@@ -80,6 +80,7 @@ export function Drawing() {
           </p>
           <div className="row-of-tools">
             <PickFile
+              type="primary"
               label="A drawing, SVG or DXF"
               accept=".svg,.dxf,image/svg+xml"
               pick={(file) =>

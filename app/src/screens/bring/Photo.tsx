@@ -115,6 +115,7 @@ export function Photo() {
           </p>
           <div className="row-of-tools">
             <PickFile
+              type="primary"
               label="A picture of a board"
               accept="image/png,image/jpeg,image/webp,.heic"
               pick={(file) =>

@@ -56,7 +56,12 @@ export function Scan() {
             stringer are found, and every number of the board is fitted to the points.
           </p>
           <div className="row-of-tools">
-            <PickFile label="A scan" accept=".stl,.obj,.ply,.xyz,.txt,.csv" pick={(file) => open({ file })}>
+            <PickFile
+              type="primary"
+              label="A scan"
+              accept=".stl,.obj,.ply,.xyz,.txt,.csv"
+              pick={(file) => open({ file })}
+            >
               Open a scan
             </PickFile>
             <Button onClick={() => open({ madeUp: 'Kettle' })}>Try it with a made-up scan</Button>

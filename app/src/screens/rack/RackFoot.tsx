@@ -1,10 +1,10 @@
 import { Button } from 'antd';
-import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import type { Board } from '@june-tide/core/document';
 import { readBoardFile } from '@june-tide/core/files';
 import type { LengthStyle } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
+import { PickFile } from '../../parts/PickFile.tsx';
 import { addBoard } from '../../store/shed.ts';
 import { beginGuide } from '../bay/guide/guide.ts';
 
@@ -12,10 +12,7 @@ import { beginGuide } from '../bay/guide/guide.ts';
 export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
   const navigate = useNavigate();
   const style = useLengthStyle();
-  const picker = useRef<HTMLInputElement>(null);
-  const tablePicker = useRef<HTMLInputElement>(null);
-  const openFile = async (file: File | undefined) => {
-    if (!file) return;
+  const openFile = async (file: File) => {
     const text = await file.text();
     const read = /\.csv$/i.test(file.name) ? await measuredBoard(text, file.name, style) : readBoardFile(text);
     if (read.ok) {
@@ -29,34 +26,16 @@ export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
       <Button type="primary" onClick={() => void navigate('/start')}>
         a rider and a model
       </Button>
-      <Button onClick={() => picker.current?.click()}>a board file</Button>
+      <PickFile label="Board file" accept=".json,application/json" pick={(file) => void openFile(file)}>
+        a board file
+      </PickFile>
       <Button onClick={() => void navigate('/measured')}>a board you bring in</Button>
-      <Button onClick={() => tablePicker.current?.click()}>a station table (CSV)</Button>
+      <PickFile label="Station table" accept=".csv,text/csv" pick={(file) => void openFile(file)}>
+        a station table (CSV)
+      </PickFile>
       <Button className="right" onClick={() => void navigate(beginGuide())}>
         a first board, guided
       </Button>
-      <input
-        ref={picker}
-        type="file"
-        accept=".json,application/json"
-        aria-label="Board file"
-        hidden
-        onChange={(event) => {
-          void openFile(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <input
-        ref={tablePicker}
-        type="file"
-        accept=".csv,text/csv"
-        aria-label="Station table"
-        hidden
-        onChange={(event) => {
-          void openFile(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
     </footer>
   );
 }

@@ -1,12 +1,12 @@
 import { Button, Input } from 'antd';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { PickFile } from '../../parts/PickFile.tsx';
 import { changeSettings, type EditResult, useShed } from '../../store/shed.ts';
 import { logoFrom } from './logoFrom.ts';
 
 /** Who the shop is: on the rack and on every ticket. */
 export function House() {
   const house = useShed((shed) => shed.settings.house);
-  const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<string>();
   const done = (result: EditResult) => setRefused(result.ok ? undefined : result.issues[0]?.words);
   const keep = (change: Partial<typeof house>) => done(changeSettings({ house: { ...house, ...change } }));
@@ -42,9 +42,18 @@ export function House() {
       </label>
       <div className="row-of-tools">
         {house.logo && <img src={house.logo} alt="The shop’s picture" height={40} />}
-        <Button onClick={() => picker.current?.click()}>
+        <PickFile
+          label="Picture of the shop"
+          accept="image/*"
+          pick={(file) =>
+            void logoFrom(file).then((logo) => {
+              if (logo === undefined) setRefused('That is no picture this browser can read: take a PNG, JPEG or WebP.');
+              else keep({ logo });
+            })
+          }
+        >
           {house.logo ? 'Another picture' : 'A picture of the shop’s'}
-        </Button>
+        </PickFile>
         {house.logo && (
           <Button
             type="text"
@@ -56,22 +65,6 @@ export function House() {
             Take it off
           </Button>
         )}
-        <input
-          ref={picker}
-          type="file"
-          accept="image/*"
-          aria-label="Picture of the shop"
-          hidden
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (!file) return;
-            void logoFrom(file).then((logo) => {
-              if (logo === undefined) setRefused('That is no picture this browser can read: take a PNG, JPEG or WebP.');
-              else keep({ logo });
-            });
-          }}
-        />
       </div>
       {refused && (
         <p role="alert" className="trouble">

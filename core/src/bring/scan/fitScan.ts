@@ -4,10 +4,10 @@ import { models } from '../../models/models.ts';
 import { boardFrom } from '../../shape/issues.ts';
 import { type Shape, shapeOf } from '../../shape/shape.ts';
 import { boardOfParts } from '../drawn.ts';
-import { leversOf } from '../fitOutline.ts';
 import { leastSquares, type Unknown } from '../leastSquares.ts';
-import type { Point } from '../plane.ts';
 import { type Cloud, cleaned, countOf, posed, principalPose, sampled, type Scan } from './cloud.ts';
+import { readOff } from './readOff.ts';
+import { boardLevers, unknown } from './scanLevers.ts';
 import { stood, strip } from './stand.ts';
 import { outside, type Surface, surfaceOf } from './surface.ts';
 
@@ -169,87 +169,6 @@ function end4end(cloud: Cloud, length: number): Cloud {
   return out;
 }
 
-/** Plan, bottom and thickness as slabs across the board show them: a millimetre or two off, to begin with. */
-function readOff(cloud: Cloud, length_mm: number) {
-  const n = countOf(cloud);
-  const wide = 9;
-  const slabs = Array.from({ length: Math.ceil(length_mm / wide) }, () => [] as number[]);
-  for (let i = 0; i < n; i++) slabs[Math.min(slabs.length - 1, Math.max(0, Math.floor(cloud[3 * i] / wide)))].push(i);
-  const slices = [
-    planOfSlices(cloud, slicesOf(cloud, 0, END_mm, END_SLICE_mm), END_SLICE_mm, length_mm, 0),
-    planOfSlices(cloud, slabs, wide, length_mm),
-    planOfSlices(
-      cloud,
-      slicesOf(cloud, length_mm - END_mm, length_mm, END_SLICE_mm),
-      END_SLICE_mm,
-      length_mm,
-      length_mm - END_mm,
-    ),
-  ];
-  const plan: Point[] = [{ x: length_mm, y: 0 }, ...slices.flatMap(({ outer }) => outer)];
-  // A notch runs in from the tail without a break; what is open elsewhere is a hole of the scan.
-  let reached = 0;
-  for (const point of slices.flatMap(({ inner }) => inner)) {
-    if (point.x - reached > NOTCH_BREAK_mm) break;
-    plan.push(point);
-    reached = point.x;
-  }
-  const bottom: Point[] = [];
-  const foil: Point[] = [];
-  for (let k = 2; k + 2 < slabs.length; k += 3) {
-    const found = strip(cloud, [...slabs[k - 1], ...slabs[k], ...slabs[k + 1]], 12, 45);
-    if (!found) continue;
-    const x = (k + 0.5) * wide;
-    bottom.push({ x, y: found[0] });
-    foil.push({ x, y: found[1] - found[0] });
-  }
-  return {
-    plan: { length_mm, points: plan, uneven_mm: 0 },
-    bottom: { length_mm, points: bottom },
-    foil: { length_mm, points: foil },
-  };
-}
-
-/** At the ends, where the plan turns, slices are thinner. */
-const END_mm = 108;
-const END_SLICE_mm = 2.5;
-/** The innermost of a slice, but this share, which strays may be. */
-const INNER = 0.02;
-const NOTCH_BREAK_mm = 20;
-
-function slicesOf(cloud: Cloud, low: number, high: number, wide: number): number[][] {
-  const slices = Array.from({ length: Math.ceil((high - low) / wide) }, () => [] as number[]);
-  for (let i = 0; i < countOf(cloud); i++) {
-    const x = cloud[3 * i];
-    if (x >= low && x < high) slices[Math.min(slices.length - 1, Math.floor((x - low) / wide))].push(i);
-  }
-  return slices;
-}
-
-/** The outermost of each slice, but the hundredth part, which noise has carried farther; in the tail the innermost too, where nothing is on the stringer. */
-function planOfSlices(
-  cloud: Cloud,
-  slices: readonly number[][],
-  wide: number,
-  length_mm: number,
-  from?: number,
-): { outer: Point[]; inner: Point[] } {
-  const found: { outer: Point[]; inner: Point[] } = { outer: [], inner: [] };
-  slices.forEach((points, k) => {
-    const x = (from ?? 0) + (k + 0.5) * wide;
-    const isEnd = x < END_mm || x > length_mm - END_mm;
-    if (points.length < 4 || (from === undefined && isEnd)) return;
-    const ys = points.map((i) => Math.abs(cloud[3 * i + 1])).sort((a, b) => a - b);
-    const outer = { x, y: ys[Math.floor(0.99 * (ys.length - 1))] };
-    const inner = ys[Math.floor(INNER * ys.length)];
-    // Points lie evenly across: two in a hundred lie within two hundredths of the way, by chance within a few more.
-    const byChance = INNER + 0.06 + 3 * Math.sqrt(INNER / points.length);
-    found.outer.push(outer);
-    if (x < 0.2 * length_mm && inner > 5 && inner > byChance * outer.y) found.inner.push({ x, y: inner });
-  });
-  return found;
-}
-
 /** Contours begin level, of the kinds any bottom is made up of; which of them are there is found. */
 const FIRST_KINDS: readonly LayerKind[] = ['single', 'roll', 'vee', 'double'];
 
@@ -302,112 +221,6 @@ function placed(points: Float64Array, [dx, dy, dz, roll, pitch, yaw]: Place, mid
     out[i + 1] = x2 * sc + y1 * cc + dy;
     out[i + 2] = z2 + dz;
   }
-}
-
-interface Lever {
-  unknown: Unknown;
-  isContour?: boolean;
-  with: (board: Board, value: number) => Board;
-}
-
-const unknown = (start: number, low: number, high: number, step = 0.3): Unknown => ({ start, low, high, step });
-
-/** Every number of a board a scan can tell. */
-function boardLevers(board: Board): Lever[] {
-  const { outline, rocker, foil, deck, rails, bottom } = board;
-  const levers: Lever[] = [
-    {
-      unknown: unknown(board.length_mm, board.length_mm - 40, board.length_mm + 40),
-      with: (b, length_mm) => ({ ...b, length_mm }),
-    },
-    ...leversOf(outline).map((lever): Lever => ({
-      unknown: lever.unknown,
-      with: (b, value) => ({ ...b, outline: lever.with(b.outline, value) }),
-    })),
-    {
-      unknown: unknown(rocker.noseLift_mm, 0, 600),
-      with: (b, noseLift_mm) => ({ ...b, rocker: { ...b.rocker, noseLift_mm } }),
-    },
-    {
-      unknown: unknown(rocker.tailLift_mm, 0, 400),
-      with: (b, tailLift_mm) => ({ ...b, rocker: { ...b.rocker, tailLift_mm } }),
-    },
-    ...markLevers(
-      rocker.marks,
-      0,
-      600,
-      (b, marks) => ({ ...b, rocker: { ...b.rocker, marks } }),
-      (b) => b.rocker.marks,
-    ),
-    {
-      unknown: unknown(foil.thickness_mm, 10, 200),
-      with: (b, thickness_mm) => ({ ...b, foil: { ...b.foil, thickness_mm } }),
-    },
-    {
-      unknown: unknown(foil.thickest_mm, -500, 500, 2),
-      with: (b, thickest_mm) => ({ ...b, foil: { ...b.foil, thickest_mm } }),
-    },
-    { unknown: unknown(foil.noseTip_mm, 3, 60), with: (b, noseTip_mm) => ({ ...b, foil: { ...b.foil, noseTip_mm } }) },
-    { unknown: unknown(foil.tailTip_mm, 3, 60), with: (b, tailTip_mm) => ({ ...b, foil: { ...b.foil, tailTip_mm } }) },
-    ...markLevers(
-      foil.marks,
-      3,
-      200,
-      (b, marks) => ({ ...b, foil: { ...b.foil, marks } }),
-      (b) => b.foil.marks,
-    ),
-    ...markLevers(
-      deck.crown,
-      0,
-      40,
-      (b, crown) => ({ ...b, deck: { ...b.deck, crown } }),
-      (b) => b.deck.crown,
-    ),
-  ];
-  rails.stations.forEach((station, k) => {
-    const set = (key: 'apex' | 'fullness' | 'tuck_mm' | 'edge') => (b: Board, value: number) => ({
-      ...b,
-      rails: { ...b.rails, stations: b.rails.stations.map((each, i) => (i === k ? { ...each, [key]: value } : each)) },
-    });
-    levers.push(
-      { unknown: unknown(station.apex, APEX.low, APEX.high, 0.01), with: set('apex') },
-      { unknown: unknown(station.fullness, 0, 1, 0.02), with: set('fullness') },
-      { unknown: unknown(station.tuck_mm, 2, TUCK_mm.high, 1), with: set('tuck_mm') },
-      { unknown: unknown(station.edge, 0, 1, 0.03), with: set('edge') },
-    );
-  });
-  bottom.layers.forEach((layer, k) => {
-    levers.push(
-      ...markLevers(
-        layer.depths,
-        0,
-        30,
-        (b, depths) => ({
-          ...b,
-          bottom: { layers: b.bottom.layers.map((each, i) => (i === k ? { ...each, depths } : each)) },
-        }),
-        (b) => b.bottom.layers[k].depths,
-      ).map((lever) => ({ ...lever, isContour: true })),
-    );
-  });
-  return levers;
-}
-
-function markLevers<M extends Mark>(
-  marks: readonly M[],
-  low: number,
-  high: number,
-  set: (board: Board, marks: M[]) => Board,
-  get: (board: Board) => readonly M[],
-): Lever[] {
-  return marks.map((mark, k) => ({
-    unknown: unknown(mark.value_mm, low, high),
-    with: (board, value_mm) =>
-      set(
-        board,
-        get(board).map((each, i) => (i === k ? { ...each, value_mm } : each)),
-      ),
-  }));
 }
 
 /** Numbers a document must not have are drawn in. */

@@ -1,8 +1,9 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { thicknessAt } from '@june-tide/core/foil';
 import { outlinePoints } from '@june-tide/core/outline';
 import { useSize } from '../../../parts/useSize.ts';
 import { useShed } from '../../../store/shed.ts';
+import { useAnswer } from '../../../parts/useAnswer.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 import { useLiveBay } from '../useBay.ts';
 
@@ -21,47 +22,44 @@ export function Silhouettes({ reason }: { reason: string }) {
   const centre = 56 + (width_mm / 2) * k;
   const ground = centre + (width_mm / 2 + 60 + board.rocker.noseLift_mm) * k;
 
+  const rows = Math.max(1, Math.round((width_mm / 2) * k));
+  const columns = Math.max(1, Math.round(board.length_mm * k));
+  // Without the shade the side view and the words are still there.
+  const { answer: shade } = useAnswer(
+    useMemo(() => {
+      const dark: [number, number, number] = light === 'night' ? [8, 40, 42] : [60, 54, 44];
+      return width === 0 ? undefined : () => solidClient.ask('shade', { board, columns, rows, dark, strength: 0.6 });
+    }, [board, columns, rows, light, width]),
+  );
+
   useEffect(() => {
-    if (width === 0) return;
-    let dropped = false;
-    const rows = Math.max(1, Math.round((width_mm / 2) * k));
-    const columns = Math.max(1, Math.round(board.length_mm * k));
-    solidClient
-      .ask('shade', { board, columns, rows, dark: light === 'night' ? [8, 40, 42] : [60, 54, 44], strength: 0.6 })
-      .then((answer) => {
-        const element = canvas.current;
-        const pen = element?.getContext('2d');
-        if (dropped || !element || !pen) return;
-        const half = document.createElement('canvas');
-        half.width = columns;
-        half.height = rows;
-        half.getContext('2d')?.putImageData(new ImageData(answer.rgba, columns, rows), 0, 0);
-        pen.clearRect(0, 0, element.width, element.height);
-        pen.save();
-        const plan = new Path2D();
-        for (const side of [1, -1]) {
-          const points = outlinePoints(shape.outline, 160);
-          points.forEach((p, i) => {
-            const at = [left + p.x_mm * k, centre + side * p.y_mm * k] as const;
-            if (i === 0) plan.moveTo(...at);
-            else plan.lineTo(...at);
-          });
-        }
-        pen.fillStyle = '#fdfbf6';
-        pen.fill(plan, 'nonzero');
-        pen.clip(plan);
-        pen.translate(left, centre);
-        pen.drawImage(half, 0, 0);
-        pen.scale(1, -1);
-        pen.drawImage(half, 0, 0);
-        pen.restore();
-      })
-      // Without the shade the side view and the words are still there.
-      .catch(() => undefined);
-    return () => {
-      dropped = true;
-    };
-  }, [board, shape, width, height, k, left, centre, light, width_mm]);
+    const element = canvas.current;
+    const pen = element?.getContext('2d');
+    if (!shade || !element || !pen) return;
+    const half = document.createElement('canvas');
+    half.width = shade.columns;
+    half.height = shade.rows;
+    half.getContext('2d')?.putImageData(new ImageData(shade.rgba, shade.columns, shade.rows), 0, 0);
+    pen.clearRect(0, 0, element.width, element.height);
+    pen.save();
+    const plan = new Path2D();
+    for (const side of [1, -1]) {
+      const points = outlinePoints(shape.outline, 160);
+      points.forEach((p, i) => {
+        const at = [left + p.x_mm * k, centre + side * p.y_mm * k] as const;
+        if (i === 0) plan.moveTo(...at);
+        else plan.lineTo(...at);
+      });
+    }
+    pen.fillStyle = '#fdfbf6';
+    pen.fill(plan, 'nonzero');
+    pen.clip(plan);
+    pen.translate(left, centre);
+    pen.drawImage(half, 0, 0, columns, rows);
+    pen.scale(1, -1);
+    pen.drawImage(half, 0, 0, columns, rows);
+    pen.restore();
+  }, [shade, shape, width, height, k, left, centre, columns, rows]);
 
   const stations = Array.from({ length: 81 }, (_, i) => (board.length_mm * i) / 80);
   const line = (z: (x: number) => number) =>

@@ -1,9 +1,10 @@
 import { Segmented, Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { DRAWINGS, halfOutlineDrawing, solidSizeWords, USUAL_CHORD_mm } from '@june-tide/core/files';
 import type { DxfCurves } from '@june-tide/core/files/packages';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
+import { useAnswer } from '../../../parts/useAnswer.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 import { SOLID_FORMATS, type SolidFormat } from '../../../workers/workMessages.ts';
 import { useBay } from '../useBay.ts';
@@ -95,22 +96,15 @@ export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
 function Facets({ chord_mm }: { chord_mm: number }) {
   const { record } = useBay();
   const { board } = record;
-  const [found, setFound] = useState<{ facets: number; error_mm: number; of: unknown; chord_mm: number }>();
-  useEffect(() => {
-    let wanted = true;
-    void solidClient.ask('facets', { board, chord_mm }).then(
-      (answer) => {
-        if (wanted) setFound({ ...answer, of: board, chord_mm });
-      },
-      // Without the worker nothing is made either: its buttons say so.
-      () => undefined,
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [board, chord_mm]);
-  if (!found || found.of !== board || found.chord_mm !== chord_mm) return null;
-  const { facets, error_mm } = found;
+  // Without the worker nothing is made either: its buttons say so.
+  const { answer } = useAnswer(
+    useCallback(
+      async () => ({ ...(await solidClient.ask('facets', { board, chord_mm })), of: board, chord_mm }),
+      [board, chord_mm],
+    ),
+  );
+  if (answer?.of !== board || answer.chord_mm !== chord_mm) return null;
+  const { facets, error_mm } = answer;
   const short = error_mm > chord_mm ? `; the finest there is lies within ${error_mm.toFixed(2)} mm` : '';
   return (
     <span className="quiet" data-testid="facets">

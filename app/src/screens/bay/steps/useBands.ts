@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import type { Board } from '@june-tide/core/document';
 import { type BandPlan, type RailBands, USUAL_BANDS } from '@june-tide/core/make';
+import { useAnswer } from '../../../parts/useAnswer.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 
 /** Bands found, by board and plan: the bench and the plank ask for the same ones. */
@@ -24,20 +25,6 @@ export function useBands(
   board: Board,
   plan: BandPlan = USUAL_BANDS,
 ): { bands: RailBands | undefined; failed: boolean } {
-  const [state, setState] = useState<{ bands?: RailBands; failed: boolean }>({ failed: false });
-  useEffect(() => {
-    let dropped = false;
-    bandsFor(board, plan).then(
-      (bands) => {
-        if (!dropped) setState({ bands, failed: false });
-      },
-      () => {
-        if (!dropped) setState({ failed: true });
-      },
-    );
-    return () => {
-      dropped = true;
-    };
-  }, [board, plan]);
-  return { bands: state.bands, failed: state.failed };
+  const { answer, failed } = useAnswer(useCallback(() => bandsFor(board, plan), [board, plan]));
+  return { bands: answer, failed };
 }

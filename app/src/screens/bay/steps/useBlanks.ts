@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import type { Board } from '@june-tide/core/document';
 import type { Allowance, Blank, RankedBlank } from '@june-tide/core/make';
 import { useShed } from '../../../store/shed.ts';
+import { useAnswer } from '../../../parts/useAnswer.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 
 /** What was asked last: the bench and the plank ask for the same blanks. */
@@ -19,21 +20,8 @@ function blanksFor(board: Board, shelf: readonly Blank[], allowance: Allowance):
 export function useBlanks(board: Board): { ranked: RankedBlank[] | undefined; failed: boolean } {
   const shelf = useShed((shed) => shed.shelf);
   const { allowance } = useShed((shed) => shed.settings.workshop);
-  const [state, setState] = useState<{ ranked?: RankedBlank[]; failed: boolean }>({ failed: false });
-  useEffect(() => {
-    let dropped = false;
-    setState((before) => ({ ...before, failed: false }));
-    blanksFor(board, shelf, allowance).then(
-      (ranked) => {
-        if (!dropped) setState({ ranked, failed: false });
-      },
-      () => {
-        if (!dropped) setState((before) => ({ ...before, failed: true }));
-      },
-    );
-    return () => {
-      dropped = true;
-    };
-  }, [board, shelf, allowance]);
-  return { ranked: state.ranked, failed: state.failed };
+  const { answer, failed } = useAnswer(
+    useCallback(() => blanksFor(board, shelf, allowance), [board, shelf, allowance]),
+  );
+  return { ranked: answer, failed };
 }
