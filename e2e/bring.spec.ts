@@ -1,8 +1,10 @@
 // A board that exists brought onto the rack by its drawing and by its scan, with files as other programs write them.
+import { madeUpGauge, USUAL_GAUGE } from '@june-tide/core/bring';
 import { DRAWINGS, drawingToSvg, meshToStl } from '@june-tide/core/files';
 import { drawingToDxf } from '@june-tide/core/files/packages';
 import { volume_L } from '@june-tide/core/measure';
 import { modelNamed } from '@june-tide/core/models';
+import { railAt } from '@june-tide/core/rails';
 import { shapeOf } from '@june-tide/core/shape';
 import { meshOf } from '@june-tide/core/solid';
 import { choose, expect, step, test, type } from './shed.ts';
@@ -110,4 +112,71 @@ test('a board comes in by a picture: HEIC refused, the outline found, a mark mov
   await page.getByLabel('Name of the board').fill('Leaf');
   await page.getByRole('button', { name: 'Put it on the rack' }).click();
   await expect(page.getByRole('heading', { name: /Leaf 1/ })).toBeVisible();
+});
+
+test('a rail comes in by a gauge: typed points, a section of a drawing, marks on a picture; it goes onto the board as one step', async ({
+  page,
+}) => {
+  const shape = shapeOf(modelNamed('Kettle')!);
+  const x = 0.5 * shape.board.length_mm;
+  const gauge = madeUpGauge(shape, x, { ...USUAL_GAUGE, noise_mm: 0 })!;
+  await page.goto('/bay/skarn-slack-118/rails');
+  await page.getByRole('link', { name: 'From a gauge or a template' }).click();
+  await expect(page.getByRole('combobox', { name: 'The board' })).toBeVisible();
+  await type(page, 'Where the gauge was set, from the tail', "3'0");
+  await page.getByRole('button', { name: 'Type points' }).click();
+  const points = page.getByLabel('Points of the rail');
+  await points.fill('0 12\n3 x');
+  const makes = page.getByRole('region', { name: 'What it makes' });
+  await expect(makes).toContainText('Line 2, “3 x”, is not two numbers.');
+  await points.fill(gauge.points.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('\n'));
+  const misfit = page.getByTestId('rail-misfit');
+  await expect(misfit).toHaveText(/^0\.0\d mm off in the mean$/, { timeout: 30_000 });
+  const apexOf = (at: number) => `${Math.round(100 * railAt(shape.rails, at).apex)} %`;
+  await expect(
+    page.getByRole('table', { name: 'The rail as gauged' }).getByRole('row', { name: /Apex/ }),
+  ).toContainText(apexOf(x));
+  // A drawing: its sections are offered, one is taken.
+  await page
+    .getByLabel('A picture or a drawing of a rail')
+    .setInputFiles(file('sections.svg', drawingToSvg(DRAWINGS.sections.draw(shape, MM))));
+  const lines = page.getByRole('list', { name: 'Lines of the drawing' });
+  await expect(lines.getByRole('button', { name: 'The rail' })).toHaveCount(1);
+  await lines.getByRole('button', { name: 'Take line 3' }).click();
+  await expect(misfit).toBeVisible({ timeout: 30_000 });
+  // A picture: a pencil line on white, beside it 100 mm between two marks; pressed along, each mark goes to the line.
+  const png = await page.evaluate((rail) => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [900, 600];
+    const pen = canvas.getContext('2d')!;
+    pen.fillStyle = '#f4f1ea';
+    pen.fillRect(0, 0, 900, 600);
+    pen.lineWidth = 3;
+    pen.strokeStyle = '#333';
+    pen.beginPath();
+    for (const [k, p] of rail.entries()) {
+      if (k === 0) pen.moveTo(450 + 5 * p.x, 300 - 5 * p.y);
+      else pen.lineTo(450 + 5 * p.x, 300 - 5 * p.y);
+    }
+    pen.stroke();
+    return canvas.toDataURL('image/png').split(',')[1];
+  }, gauge.points);
+  await page
+    .getByLabel('A picture or a drawing of a rail')
+    .setInputFiles({ name: 'gauge.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  await page.getByText('Two points', { exact: true }).click();
+  const svg = page.locator('.photo-stand svg');
+  const box = (await svg.boundingBox())!;
+  const scale = box.width / 900;
+  // The two first marks stand 720 px of the picture apart; the picture has 5 px a mm.
+  await type(page, 'From one to two', '144 mm');
+  await expect(makes).not.toContainText('off in the mean');
+  for (const p of gauge.points.filter((_, k) => k % 7 === 0)) {
+    await page.mouse.click(box.x + (452 + 5 * p.x) * scale, box.y + (301 - 5 * p.y) * scale);
+  }
+  await expect(misfit).toHaveText(/^0\.[0-3]\d mm off in the mean$/, { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Put it on Slack Water' }).click();
+  await expect(page).toHaveURL(/skarn-slack-118\/rails/);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/rail from a gauge/).first()).toBeVisible();
 });

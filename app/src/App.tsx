@@ -17,6 +17,7 @@ const Measured = lazy(() =>
 const Drawing = lazy(() => import('./screens/bring/Drawing.tsx').then(({ Drawing: screen }) => ({ default: screen })));
 const Scan = lazy(() => import('./screens/bring/Scan.tsx').then(({ Scan: screen }) => ({ default: screen })));
 const Photo = lazy(() => import('./screens/bring/Photo.tsx').then(({ Photo: screen }) => ({ default: screen })));
+const Rail = lazy(() => import('./screens/bring/Rail.tsx').then(({ Rail: screen }) => ({ default: screen })));
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
 const Family = lazy(() => import('./screens/family/Family.tsx').then(({ Family: screen }) => ({ default: screen })));
@@ -68,6 +69,7 @@ export function App() {
                 <Route path="/bring/drawing" element={<Drawing />} />
                 <Route path="/bring/scan" element={<Scan />} />
                 <Route path="/bring/photo" element={<Photo />} />
+                <Route path="/bring/rail" element={<Rail />} />
                 <Route path="/riders" element={<Riders />} />
                 <Route path="/riders/:id" element={<Riders />} />
                 <Route path="/sizes/:id" element={<Sizes />} />

@@ -3,6 +3,7 @@ import {
   boardFromPhoto,
   boardFromScan,
   madeUpScan,
+  railFromTemplate,
   ROUGH_SCANNER,
   SCAN_UNITS,
   scanLength,
@@ -23,6 +24,7 @@ const WORK: {
   scan: scanned,
   photo: ({ picture, ...choices }, tell) =>
     boardFromPhoto(picture, { ...choices, onRound: () => tell('Finding and fitting the outline') }),
+  rail: ({ board, x_mm, stroke, choices }) => railFromTemplate(shapeOf(board), x_mm, stroke, choices),
   drawing: ({ parts, choices }, tell) => {
     let tried = 0;
     return boardFromDrawing(parts, { ...choices, onRound: () => tell(`Fitting the lines: ${++tried} tried`) });

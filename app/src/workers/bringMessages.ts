@@ -2,12 +2,16 @@ import type {
   Brought,
   DrawingChoicesIn,
   DrawnPart,
-  Known,
+  PhotoChoices,
   PhotoMade,
   Picture,
+  RailChoices,
+  RailRead,
   ScanMade,
   ScanUnit,
+  Stroke,
 } from '@june-tide/core/bring';
+import type { Board } from '@june-tide/core/document';
 
 /** What is made of what exists, for each way in: what is asked and what is answered. */
 export interface BringWork {
@@ -22,7 +26,8 @@ export interface BringWork {
     };
     answer: ScanAnswer;
   };
-  photo: { of: { picture: Picture; name: string; known: Known; unlike: number; turned: boolean }; answer: PhotoMade };
+  photo: { of: { picture: Picture } & Omit<PhotoChoices, 'onRound' | 'among'>; answer: PhotoMade };
+  rail: { of: { board: Board; x_mm: number; stroke: Stroke; choices: RailChoices }; answer: RailRead };
   drawing: { of: { parts: readonly DrawnPart[]; choices: Omit<DrawingChoicesIn, 'onRound'> }; answer: Brought };
 }
 export type BringKind = keyof BringWork;

@@ -348,6 +348,8 @@ export type Uses = Readonly<Partial<Record<number, LineUse>>>;
 
 export interface DrawingChoicesIn extends Omit<BringChoices, 'within_mm'> {
   unit_mm: number;
+  /** How near the lines are wanted, mm; a tenth where left out. */
+  within_mm?: number;
   /** What lines are, where it is not what they look like. */
   uses?: Uses;
   /** The tail is at the other end than it looks. */
@@ -359,7 +361,7 @@ const DRAWN_WITHIN_mm = 0.1;
 
 /** The board that is in a drawing. */
 export function boardFromDrawing(parts: readonly DrawnPart[], choices: DrawingChoicesIn): Brought {
-  const { unit_mm, uses = {}, turned = false } = choices;
+  const { unit_mm, uses = {}, turned = false, within_mm = DRAWN_WITHIN_mm } = choices;
   const useOf = (k: number) => uses[k] ?? parts[k].looks;
   const scaled = (k: number): Stroke => ({
     ...parts[k].stroke,
@@ -380,7 +382,7 @@ export function boardFromDrawing(parts: readonly DrawnPart[], choices: DrawingCh
       bottom: side && facing(side.bottom),
       foil: side?.foil && useOf(sideAt) === 'profile' ? facing(side.foil) : undefined,
     },
-    { ...choices, within_mm: DRAWN_WITHIN_mm },
+    { ...choices, within_mm },
   );
 }
 

@@ -28,6 +28,16 @@ export { CLEAN_SCANNER, madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
 export { scanFileKind, type ScanFileKind } from './scan/scanFile.ts';
 export { PERFECT_HANDS, readByHand, ROUGH_HANDS } from './hands.ts';
 export type { Picture } from './photo/findOutline.ts';
-export { boardFromPhoto, type Known, type PhotoMade } from './photo/fromPhoto.ts';
+export { onDarkLine } from './photo/darkLine.ts';
+export { boardFromPhoto, type Known, markedOnPlane, type PhotoChoices, type PhotoMade } from './photo/fromPhoto.ts';
 export { madeUpPhoto, USUAL_CAMERA } from './photo/madeUpPhoto.ts';
 export { pictureFileKind } from './photo/pictureFile.ts';
+export { readPoints } from './pointList.ts';
+export {
+  madeUpGauge,
+  type RailChoices,
+  railFromTemplate,
+  type RailRead,
+  USUAL_GAUGE,
+  withRailFound,
+} from './railTemplate.ts';

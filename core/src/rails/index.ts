@@ -1,1 +1,1 @@
-export { railRatio } from './rails.ts';
+export { type RailAt, railAt, railRatio } from './rails.ts';

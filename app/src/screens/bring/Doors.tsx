@@ -8,6 +8,7 @@ export function Doors() {
       <NavLink to="/bring/drawing">A drawing</NavLink>
       <NavLink to="/bring/photo">A picture</NavLink>
       <NavLink to="/bring/scan">A scan</NavLink>
+      <NavLink to="/bring/rail">A rail</NavLink>
     </nav>
   );
 }

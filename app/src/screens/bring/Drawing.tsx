@@ -19,6 +19,7 @@ import { TopBar } from '../../parts/TopBar.tsx';
 import { shapeFor } from '../../store/derived.ts';
 import { Doors } from './Doors.tsx';
 import { Found } from './Found.tsx';
+import { LineThumb } from './LineThumb.tsx';
 import { Made } from './Made.tsx';
 import { Misfits, misfitsSay } from './misfits.tsx';
 import { useBring } from './useBring.ts';
@@ -112,7 +113,7 @@ export function Drawing() {
               <ul className="drawn-parts" aria-label="Lines of the drawing">
                 {opened.parts.map((part, k) => (
                   <li key={k}>
-                    <Thumb part={part} />
+                    <LineThumb part={part} />
                     <Select<LineUse>
                       aria-label={`What line ${k + 1} is`}
                       value={uses[k] ?? part.looks}
@@ -210,17 +211,3 @@ function likelyUnit(parts: readonly DrawnPart[]): number {
 
 const nameOfUnit = (unit_mm: number | undefined): DrawingUnit =>
   (Object.keys(DRAWING_UNITS) as DrawingUnit[]).find((unit) => DRAWING_UNITS[unit] === unit_mm) ?? 'mm';
-
-/** A line of the drawing, small. */
-function Thumb({ part: { stroke, box } }: { part: DrawnPart }) {
-  const [wide, high] = [Math.max(1e-9, box.right - box.left), Math.max(1e-9, box.high - box.low)];
-  const scale = Math.min(130 / wide, 40 / high);
-  const step = Math.max(1, Math.floor(stroke.points.length / 240));
-  const points = stroke.points.filter((_, k) => k % step === 0);
-  const d = points.map(({ x, y }) => `${((x - box.left) * scale).toFixed(1)} ${((box.high - y) * scale).toFixed(1)}`);
-  return (
-    <svg width={134} height={44} aria-hidden>
-      <path d={`M${d.join('L')}${stroke.closed ? 'Z' : ''}`} transform="translate(2 2)" className="drawn-line" />
-    </svg>
-  );
-}

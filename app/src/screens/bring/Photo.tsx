@@ -1,8 +1,7 @@
-import { Button, Segmented, Slider, Switch } from 'antd';
+import { Button, Select, Slider, Switch } from 'antd';
 import { useMemo, useState } from 'react';
-import { type Known, madeUpPhoto, type Picture, type Point, USUAL_CAMERA } from '@june-tide/core/bring';
+import { LINE_USES, type LineUse, madeUpPhoto, USUAL_CAMERA } from '@june-tide/core/bring';
 import { modelNamed } from '@june-tide/core/models';
-import { LengthField } from '../../parts/LengthField.tsx';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
@@ -14,94 +13,49 @@ import { Misfits, misfitsSay } from './misfits.tsx';
 import { PhotoStand } from './PhotoStand.tsx';
 import { readPicture } from './readPicture.ts';
 import { useBring } from './useBring.ts';
+import { useMarkedPicture } from './useMarkedPicture.tsx';
 import { UsualArea } from './UsualArea.tsx';
 
-type Way = Known['kind'];
-
-const MARK_WORDS: Readonly<Record<Way, readonly string[]>> = {
-  corners: ['Corner one', 'Corner two', 'Corner three', 'Corner four', 'The bent edge'],
-  points: ['First point', 'Second point'],
+type Seen = Exclude<LineUse, 'none'>;
+const SEEN_WORDS: Readonly<Record<Seen, string>> = {
+  outline: 'A board from above',
+  half: 'A half template of an outline',
+  profile: 'A board from the side, deck up',
+  bottom: 'A rocker template: its lower edge',
 };
 
-/** Marks to begin with, as shares of the picture. */
-const FIRST: Readonly<Record<Way, readonly Point[]>> = {
-  corners: [
-    { x: 0.08, y: 0.12 },
-    { x: 0.92, y: 0.12 },
-    { x: 0.92, y: 0.88 },
-    { x: 0.08, y: 0.88 },
-  ],
-  points: [
-    { x: 0.1, y: 0.5 },
-    { x: 0.9, y: 0.5 },
-  ],
-};
+const SEEN = LINE_USES.filter((use): use is Seen => use !== 'none');
 
-interface Sizes {
-  width_mm: number;
-  height_mm: number;
-  apart_mm: number;
-}
+/** A sheet of ply, and a board of six feet. */
+const FIRST_SIZES = { width_mm: 2440, height_mm: 1220, apart_mm: 1829 };
 
-/** A board in a picture from above: its outline found against its background, perspective taken out. */
+/** A board, or a template of one, in a picture: found against its background, perspective taken out. */
 export function Photo() {
   const style = useLengthStyle();
-  const [picture, setPicture] = useState<Picture>();
-  const [called, setCalled] = useState('');
+  const marked = useMarkedPicture(
+    FIRST_SIZES,
+    'For a picture taken square on, from far off. Nose and tail do, if you know the length.',
+  );
+  const { picture, called, known } = marked;
   const [refused, setRefused] = useState<string>();
-  const [way, setWay] = useState<Way>('corners');
-  const [marks, setMarks] = useState<readonly Point[]>([]);
-  const [sizes, setSizes] = useState<Sizes>({ width_mm: 2440, height_mm: 1220, apart_mm: 1829 });
+  const [what, setWhat] = useState<Seen>('outline');
   const [unlike, setUnlike] = useState(1);
   const [turned, setTurned] = useState(false);
   const [wanted, setWanted] = useState(false);
-  const begin = (next: Picture, name: string, at?: readonly Point[]) => {
+  const begin = (...[next, name, at, sizes]: Parameters<typeof marked.begin>) => {
     setRefused(undefined);
-    setPicture(next);
-    setCalled(name);
     setTurned(false);
     setUnlike(1);
     setWanted(at !== undefined);
-    if (at) setWay('corners');
-    setMarks(at ?? FIRST[way].map(({ x, y }) => ({ x: x * next.width, y: y * next.height })));
+    marked.begin(next, name, at, sizes);
   };
   const asked = useMemo(() => {
-    if (!picture || !wanted) return undefined;
-    const known: Known =
-      way === 'corners'
-        ? {
-            kind: 'corners',
-            at: [marks[0], marks[1], marks[2], marks[3]],
-            width_mm: sizes.width_mm,
-            height_mm: sizes.height_mm,
-            ...(marks[4] ? { bent: marks[4] } : {}),
-          }
-        : { kind: 'points', at: [marks[0], marks[1]], apart_mm: sizes.apart_mm };
-    return {
-      picture,
-      name: called.replace(/\.[^.]*$/, '').slice(0, 80) || 'Board of a picture',
-      known,
-      unlike,
-      turned,
-    };
-  }, [picture, wanted, way, marks, sizes, unlike, turned, called]);
+    if (!picture || !known || !wanted) return undefined;
+    const name = called.replace(/\.[^.]*$/, '').slice(0, 80) || 'Board of a picture';
+    return { picture, name, known, unlike, turned, what };
+  }, [picture, wanted, known, unlike, turned, called, what]);
   const state = useBring('photo', asked);
   const { made } = state;
-  const size = (key: keyof Sizes, label: string) => (
-    <label className="photo-size">
-      <span>{label}</span>
-      <LengthField
-        label={label}
-        value_mm={sizes[key]}
-        feet
-        range_mm={[50, 6000]}
-        onChange={(value) => {
-          setSizes({ ...sizes, [key]: value });
-          return { ok: true };
-        }}
-      />
-    </label>
-  );
   return (
     <div className="page">
       <TopBar />
@@ -110,8 +64,8 @@ export function Photo() {
           <Doors />
           <h1>Bring in a picture</h1>
           <p className="quiet above-0 below-2">
-            A board from above, whole, on an even background. Lay it on something rectangular whose size you know, a
-            sheet or a bench top: then it may be taken from any side.
+            A board, or a template off the wall, whole, on an even background. Lay it on something rectangular whose
+            size you know, a sheet or a bench top: then it may be taken from any side.
           </p>
           <div className="row-of-tools">
             <PickFile
@@ -131,8 +85,11 @@ export function Photo() {
                 const board = modelNamed('Copper Pan');
                 if (!board) return;
                 const photo = madeUpPhoto(shapeFor(board), USUAL_CAMERA);
-                setSizes({ ...sizes, width_mm: photo.width_mm, height_mm: photo.height_mm });
-                begin(photo.picture, 'Copper Pan, a made-up picture', photo.corners);
+                setWhat('outline');
+                begin(photo.picture, 'Copper Pan, a made-up picture', photo.corners, {
+                  width_mm: photo.width_mm,
+                  height_mm: photo.height_mm,
+                });
               }}
             >
               Try it with a made-up picture
@@ -147,53 +104,14 @@ export function Photo() {
             <>
               <h3>{called}</h3>
               <div className="stack-12">
-                <Segmented<Way>
-                  aria-label="What is known of the picture"
-                  value={way}
-                  options={[
-                    { value: 'corners', label: 'Four corners' },
-                    { value: 'points', label: 'Two points' },
-                  ]}
-                  onChange={(next) => {
-                    setWay(next);
-                    setMarks(FIRST[next].map(({ x, y }) => ({ x: x * picture.width, y: y * picture.height })));
-                  }}
+                <Select<Seen>
+                  aria-label="What is in the picture"
+                  className="fit-all"
+                  value={what}
+                  options={SEEN.map((value) => ({ value, label: SEEN_WORDS[value] }))}
+                  onChange={setWhat}
                 />
-                {way === 'corners' ? (
-                  <>
-                    <p className="quiet above-0 below-2">
-                      Pull the marks onto the corners of the rectangle, in order round. From one to two it is this long,
-                      from two to three that.
-                    </p>
-                    {size('width_mm', 'From one to two')}
-                    {size('height_mm', 'From two to three')}
-                    <label className="row-of-tools">
-                      <Switch
-                        size="small"
-                        checked={marks.length > 4}
-                        aria-label="The edge from one to two looks bent"
-                        onChange={(bent) =>
-                          setMarks(
-                            bent
-                              ? [...marks, { x: (marks[0].x + marks[1].x) / 2, y: (marks[0].y + marks[1].y) / 2 }]
-                              : marks.slice(0, 4),
-                          )
-                        }
-                      />
-                      <span>The edge from one to two looks bent</span>
-                    </label>
-                    {marks.length > 4 && (
-                      <p className="quiet above-0 below-2">Pull the fifth mark onto that edge, near its middle.</p>
-                    )}
-                  </>
-                ) : (
-                  <>
-                    <p className="quiet above-0 below-2">
-                      For a picture taken square on, from far off. Nose and tail do, if you know the length.
-                    </p>
-                    {size('apart_mm', 'From one to two')}
-                  </>
-                )}
+                {marked.fields}
                 <label>
                   <span>How unlike its background the board is</span>
                   <Slider
@@ -227,16 +145,16 @@ export function Photo() {
         <div className="photo-and-board">
           <PhotoStand
             picture={picture}
-            marks={marks}
-            words={MARK_WORDS[way]}
+            marks={marked.marks}
+            words={marked.words}
             seen={made?.seen}
-            move={(mark, to) => setMarks(marks.map((each, k) => (k === mark ? to : each)))}
+            move={marked.move}
           />
           <Found
             board={made?.ok ? made.board : undefined}
             plan={made?.ok ? made.plan : undefined}
-            bottom={undefined}
-            foil={undefined}
+            bottom={made?.ok ? made.bottom : undefined}
+            foil={made?.ok ? made.foil : undefined}
           />
         </div>
         <Made
@@ -250,8 +168,8 @@ export function Photo() {
               <Misfits misfits={made.misfits} />
               {made.misfits.some(({ of }) => of === 'outline') && <UsualArea board={made.board} />}
               <p className="quiet">
-                Rocker, foil, rails, contours and fins are as on the model that comes nearest. The outline of a picture
-                is where the rail is widest seen from above: step back and zoom in, so that the far rail is not hidden.
+                What no picture told is as on the model that comes nearest. The outline of a picture is where the rail
+                is widest seen from above, its profile the far edge of deck and bottom: step back and zoom in.
               </p>
             </>
           )}

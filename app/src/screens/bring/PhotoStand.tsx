@@ -9,13 +9,15 @@ interface PhotoStandProps {
   words: readonly string[];
   seen: readonly Point[] | undefined;
   move: (mark: number, to: Point) => void;
+  /** A press on the picture itself sets a further mark; Delete takes one of those off. */
+  more?: { from: number; add: (at: Point) => void; remove: (mark: number) => void };
 }
 
 /** Arrow keys move a mark by so many pixels of the picture. */
 const KEY_px = 1;
 
 /** The picture as large as there is room, its marks to be pulled into place, and the outline that was found. */
-export function PhotoStand({ picture, marks, words, seen, move }: PhotoStandProps) {
+export function PhotoStand({ picture, marks, words, seen, move, more }: PhotoStandProps) {
   const box = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const { width, height } = useSize(box);
@@ -27,15 +29,14 @@ export function PhotoStand({ picture, marks, words, seen, move }: PhotoStandProp
     const pixels = new ImageData(new Uint8ClampedArray(picture.rgba), picture.width, picture.height);
     canvas.current.getContext('2d')?.putImageData(pixels, 0, 0);
   }, [picture]);
-  const scale = picture ? Math.min((width - 4) / picture.width, (height - 4) / picture.height) : 0;
-  const pull = (event: PointerEvent<SVGSVGElement>) => {
-    if (held === undefined || !picture) return;
+  const scale = picture ? Math.max(0, Math.min((width - 4) / picture.width, (height - 4) / picture.height)) : 0;
+  const placeOf = (event: PointerEvent<SVGSVGElement>, { width: w, height: h }: Picture): Point => {
     const from = event.currentTarget.getBoundingClientRect();
     const within = (value: number, most: number) => Math.min(most, Math.max(0, value));
-    move(held, {
-      x: within((event.clientX - from.left) / scale, picture.width),
-      y: within((event.clientY - from.top) / scale, picture.height),
-    });
+    return { x: within((event.clientX - from.left) / scale, w), y: within((event.clientY - from.top) / scale, h) };
+  };
+  const pull = (event: PointerEvent<SVGSVGElement>) => {
+    if (held !== undefined && picture) move(held, placeOf(event, picture));
   };
   return (
     <div ref={box} className="found photo-stand">
@@ -45,6 +46,10 @@ export function PhotoStand({ picture, marks, words, seen, move }: PhotoStandProp
           <svg
             width={picture.width * scale}
             height={picture.height * scale}
+            className={more ? 'adds' : undefined}
+            onPointerDown={(event) => {
+              if (more && event.target === event.currentTarget) more.add(placeOf(event, picture));
+            }}
             onPointerMove={pull}
             onPointerUp={() => setHeld(undefined)}
           >
@@ -59,12 +64,18 @@ export function PhotoStand({ picture, marks, words, seen, move }: PhotoStandProp
                 transform={`translate(${x * scale} ${y * scale})`}
                 tabIndex={0}
                 role="button"
+                className={more && k >= more.from ? 'small' : undefined}
                 aria-label={`${words[k]}: pull it into place, or move it with the arrow keys`}
                 onPointerDown={(event) => {
                   setHeld(k);
                   event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
                 }}
                 onKeyDown={(event) => {
+                  if (more && k >= more.from && (event.key === 'Delete' || event.key === 'Backspace')) {
+                    event.preventDefault();
+                    more.remove(k);
+                    return;
+                  }
                   const by = (event.shiftKey ? 10 : 1) * KEY_px;
                   const step: Partial<Record<string, [number, number]>> = {
                     ArrowLeft: [-by, 0],
@@ -79,9 +90,13 @@ export function PhotoStand({ picture, marks, words, seen, move }: PhotoStandProp
                 }}
               >
                 <circle r={16} className="reach" />
-                <circle r={7} />
-                <path d="M-12 0H12M0 -12V12" />
-                <text y={-14}>{k + 1}</text>
+                <circle r={more && k >= more.from ? 3.5 : 7} />
+                {more && k >= more.from ? null : (
+                  <>
+                    <path d="M-12 0H12M0 -12V12" />
+                    <text y={-14}>{k + 1}</text>
+                  </>
+                )}
               </g>
             ))}
           </svg>

@@ -1,5 +1,5 @@
-import { type BringChoices, type Brought, boardOfParts, planOf } from '../drawn.ts';
-import type { Point } from '../plane.ts';
+import { boardFromDrawing, type BringChoices, type Brought, boardOfParts, type LineUse, planOf } from '../drawn.ts';
+import { boxOfPoints, type Point } from '../plane.ts';
 import { type FindChoices, outlineInPicture, type Picture } from './findOutline.ts';
 import { type Lens, lensOf, noBow, straightened } from './lens.ts';
 import { type Homography, homographyOf, seenThrough, similarityOf } from './homography.ts';
@@ -18,6 +18,8 @@ export interface PhotoChoices extends Omit<BringChoices, 'within_mm' | 'bumps'> 
   unlike: number;
   /** The tail is at the other end than it looks. */
   turned: boolean;
+  /** What of a board is seen; its outline where left out. A profile stands deck up; of a rocker template the lower edge counts. */
+  what?: Exclude<LineUse, 'none'>;
 }
 
 /** A rectangle longer than this has the board on it. */
@@ -34,8 +36,40 @@ const MOST_SEEN_mm = 6000;
  * on. Then as a drawing: the outline found is folded on its middle and fitted. Never throws: what does not do is refused with the reason.
  */
 export function boardFromPhoto(picture: Picture, choices: PhotoChoices): PhotoMade {
-  const { known, unlike, turned } = choices;
-  const { width, height } = picture;
+  const { known, unlike, turned, what = 'outline' } = choices;
+  const read = planeOfPicture(picture, known);
+  if (!read.ok) return read;
+  const { lens, toPlane } = read;
+  choices.onRound?.();
+  const found = outlineInPicture(picture, { toPlane, lens, part: partOf(known, toPlane, picture), unlike });
+  if (!found.ok) return found;
+  const rough = { within_mm: SEEN_WITHIN_mm, bumps: false };
+  if (what === 'outline') {
+    return {
+      ...boardOfParts({ plan: planOf(found.stroke, what, turned) }, { ...choices, ...rough }),
+      seen: found.seen,
+    };
+  }
+  const { stroke } = found;
+  const part = { stroke, box: boxOfPoints(stroke.points), looks: what };
+  return { ...boardFromDrawing([part], { ...choices, ...rough, unit_mm: 1 }), seen: found.seen };
+}
+
+/** Where marks of a picture lie on the plane of what is known of it, mm, y down as in the picture. */
+export function markedOnPlane(
+  picture: Pick<Picture, 'width' | 'height'>,
+  known: Known,
+  marks: readonly Point[],
+): { ok: true; points: Point[] } | { ok: false; reason: string } {
+  const read = planeOfPicture(picture, known);
+  if (!read.ok) return read;
+  return { ok: true, points: marks.map((mark) => seenThrough(read.toPlane, straightened(read.lens, mark))) };
+}
+
+function planeOfPicture(
+  { width, height }: Pick<Picture, 'width' | 'height'>,
+  known: Known,
+): { ok: true; lens: Lens; toPlane: Homography } | { ok: false; reason: string } {
   const { at } = known;
   const bent = known.kind === 'corners' ? known.bent : undefined;
   const lens = bent ? lensOf(at[0], bent, at[1], width, height) : noBow(width, height);
@@ -52,12 +86,7 @@ export function boardFromPhoto(picture: Picture, choices: PhotoChoices): PhotoMa
       reason: 'The marks lie in one line, or on one another: set them at the corners, in order round.',
     };
   }
-  choices.onRound?.();
-  const found = outlineInPicture(picture, { toPlane, lens, part: partOf(known, toPlane, picture), unlike });
-  if (!found.ok) return found;
-  const plan = planOf(found.stroke, 'outline', turned);
-  const made = boardOfParts({ plan }, { ...choices, within_mm: SEEN_WITHIN_mm, bumps: false });
-  return { ...made, seen: found.seen };
+  return { ok: true, lens, toPlane };
 }
 
 function planeOf(known: Known, lens: Lens): Homography | undefined {

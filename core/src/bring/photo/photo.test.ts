@@ -1,9 +1,11 @@
 // Boards brought in by a picture: made-up pictures of known boards, closed forms, and what is no picture.
 import { describe, expect, it } from '@jest/globals';
+import { thicknessAt } from '../../foil/foil.ts';
 import { modelNamed } from '../../models/models.ts';
 import { halfBreadthAt } from '../../outline/outline.ts';
 import { shapeOf } from '../../shape/shape.ts';
 import type { Point } from '../plane.ts';
+import { onDarkLine } from './darkLine.ts';
 import { otsu, type Picture } from './findOutline.ts';
 import { boardFromPhoto, type Known } from './fromPhoto.ts';
 import { homographyOf, inverted, seenThrough, similarityOf } from './homography.ts';
@@ -143,6 +145,107 @@ describe('a board in a picture', () => {
     ).toMatch(/in one line/);
     expect(reason(photo.picture, { kind: 'points', at: [at[0], at[0]], apart_mm: 1800 })).toMatch(/in one line/);
     expect(reason(photo.picture, { ...known, width_mm: 250, height_mm: 90 } as Known)).not.toBe('made');
+  });
+});
+
+/** A picture taken square on, of what lies inside a closed line, a mm to half a pixel, light on dark, soft at its edge. */
+function pictureOf(inside: (x_mm: number, y_mm: number) => boolean, wide_mm: number, high_mm: number): Picture {
+  const [width, height] = [Math.round(wide_mm / 2), Math.round(high_mm / 2)];
+  const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
+  for (let r = 0; r < height; r++) {
+    for (let c = 0; c < width; c++) {
+      let share = 0;
+      for (const [dx, dy] of [
+        [0.25, 0.25],
+        [0.75, 0.25],
+        [0.25, 0.75],
+        [0.75, 0.75],
+      ])
+        share += inside(2 * (c + dx), high_mm - 2 * (r + dy)) ? 0.25 : 0;
+      for (let k = 0; k < 3; k++) rgba[4 * (r * width + c) + k] = 60 + 170 * share;
+    }
+  }
+  return { width, height, rgba };
+}
+
+describe('a profile, or a template, in a picture', () => {
+  const shape = shapeOf(modelNamed('Slack Water')!);
+  const { length_mm } = shape.board;
+  const [wide, margin] = [length_mm + 200, 100];
+  const known: Known = {
+    kind: 'points',
+    at: [
+      { x: margin / 2, y: 10 },
+      { x: (margin + length_mm) / 2, y: 10 },
+    ],
+    apart_mm: length_mm,
+  };
+  const lift = (x: number) => shape.rocker.line.valueAt(x);
+  const made = (picture: Picture, what: 'profile' | 'half' | 'bottom') => {
+    const read = boardFromPhoto(picture, { ...usual, known, what });
+    if (!read.ok) throw new Error(read.reason);
+    return read;
+  };
+
+  it('from the side: rocker and foil within 2 mm of the board’s at its stations', () => {
+    const side = pictureOf(
+      (x, z) => {
+        const along = x - margin;
+        if (along < 0.5 || along > length_mm - 0.5) return false;
+        return z - 60 >= lift(along) && z - 60 <= lift(along) + thicknessAt(shape.foil, along);
+      },
+      wide,
+      360,
+    );
+    const { board, misfits } = made(side, 'profile');
+    const now = shapeOf(board);
+    expect(misfits.map(({ of }) => of)).toEqual(['rocker', 'foil']);
+    for (const share of [0.1, 0.3, 0.5, 0.7, 0.9]) {
+      const x = share * length_mm;
+      expect(Math.abs(now.rocker.line.valueAt(x) - lift(x))).toBeLessThan(2);
+      expect(Math.abs(thicknessAt(now.foil, x) - thicknessAt(shape.foil, x))).toBeLessThan(2);
+    }
+  });
+
+  it('half a template is both halves of the outline', () => {
+    const half = pictureOf(
+      (x, y) => y >= 60 && x > margin && x < margin + length_mm && y - 60 <= halfBreadthAt(shape.outline, x - margin),
+      wide,
+      400,
+    );
+    const { board } = made(half, 'half');
+    expect(Math.abs(board.outline.width_mm - shape.board.outline.width_mm)).toBeLessThan(4);
+  });
+
+  it('of a rocker template the lower edge counts, and no foil is told', () => {
+    const template = pictureOf(
+      (x, z) => x > margin && x < margin + length_mm && z - 60 >= lift(x - margin) && z < 300,
+      wide,
+      420,
+    );
+    const { board, misfits } = made(template, 'bottom');
+    expect(misfits.map(({ of }) => of)).toEqual(['rocker']);
+    const rocker = shapeOf(board).rocker.line;
+    expect(Math.abs(rocker.valueAt(0.9 * length_mm) - lift(0.9 * length_mm))).toBeLessThan(2.5);
+  });
+});
+
+describe('a mark beside a dark line', () => {
+  // A pencil line three pixels wide at x = 40, faint squares every eight pixels.
+  const paper: Picture = { width: 80, height: 60, rgba: new Uint8ClampedArray(4 * 80 * 60).fill(235) };
+  for (let r = 0; r < 60; r++) {
+    for (let c = 0; c < 80; c++) {
+      const tone = Math.abs(c + 0.5 - 40.5) < 1.6 ? 60 : c % 8 === 3 || r % 8 === 3 ? 222 : 235;
+      paper.rgba.fill(tone, 4 * (r * 80 + c), 4 * (r * 80 + c) + 3);
+    }
+  }
+  it('goes to its middle, whatever squares are printed under it', () => {
+    const at = onDarkLine(paper, { x: 35.2, y: 30 }, 8);
+    expect(at.x).toBeCloseTo(40.5, 1);
+    expect(Math.abs(at.y - 30)).toBeLessThan(0.6);
+  });
+  it('stays where nothing dark is near', () => {
+    expect(onDarkLine(paper, { x: 15.5, y: 30 }, 8)).toEqual({ x: 15.5, y: 30 });
   });
 });
 

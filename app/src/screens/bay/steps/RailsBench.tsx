@@ -1,6 +1,7 @@
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { type Board, MOST_STATIONS, type RailStation, stationOfMark } from '@june-tide/core/document';
 import { placeAt, withNewRail, withoutRail, withRail, withRailCopied, withRailEverywhere } from '@june-tide/core/edit';
 import { RAIL_PRESETS, type RailPresetName, railStation } from '@june-tide/core/models';
@@ -75,6 +76,7 @@ export function RailsBench() {
         <span className="quiet long">deck : bottom</span>
         <span className="right">
           <TakePart />
+          <Link to={`/bring/rail?board=${record.id}&at_mm=${Math.round(hook_mm)}`}>From a gauge or a template</Link>
         </span>
       </div>
       <table className="marks">
