@@ -1,54 +1,83 @@
 import type { Board } from '@june-tide/core/document';
-import { type BoardRecord, boardRecordSchema, type Parent, stored } from '@june-tide/core/record';
+import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { forgetChecked, noteChecked } from './checked.ts';
 import { db } from './db.ts';
 import { dropPhotosOf } from './photos.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
-import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';
+import { type EditResult, entryOf, queue, refused, type ShedState, useShed, without } from './shedState.ts';
 import { tellTabs } from './tabs.ts';
 import { today } from './today.ts';
+import { forgetOnDisk, mergedHere, noteOnDisk, onDiskNow, stampAfter, writeRecord } from './written.ts';
 
 /** Boards of the rack: added, changed by named steps, undone, taken off and put back. */
-
-const now = (): string => new Date().toISOString();
 
 /** All of a record but its board, which is checked by itself. */
 const aroundBoardSchema = boardRecordSchema.omit({ board: true });
 
-/** Puts a record in its place, on the rack or in the bin, and on disk. */
-function keep(record: BoardRecord, patient = false): void {
-  useShed.setState(({ records, bin }) =>
+const inItsPlace =
+  (record: BoardRecord) =>
+  ({ records, bin }: Pick<ShedState, 'records' | 'bin'>): Pick<ShedState, 'records' | 'bin'> =>
     record.binnedAt === undefined
       ? { records: { ...records, [record.id]: record }, bin: without(bin, record.id) }
-      : { records: without(records, record.id), bin: { ...bin, [record.id]: record } },
-  );
+      : { records: without(records, record.id), bin: { ...bin, [record.id]: record } };
+
+/** A record as it stands, on the rack or in the bin. */
+function standing(id: string): BoardRecord | undefined {
+  const { records, bin } = useShed.getState();
+  return entryOf(records, id) ?? entryOf(bin, id);
+}
+
+/** Puts a record in its place, on the rack or in the bin, and on disk. */
+function keep(record: BoardRecord, patient = false): void {
+  const { id } = record;
+  useShed.setState(inItsPlace(record));
   queue.put(
-    `board:${record.id}`,
+    `board:${id}`,
     async () => {
-      await db.boards.put(stored(record));
-      if (!patient) await noteChecked(record);
-      tellTabs({ kind: 'board', record });
+      const done = await writeRecord(id, () => standing(id));
+      if (!done) return;
+      const { ours, written } = done;
+      if (written !== ours) takeMerged(ours, written);
+      if (!patient) await noteChecked(written);
+      tellTabs({ kind: 'board', record: written });
     },
     patient,
   );
 }
 
-/** A board from another tab comes in as a step of its own, which can be undone: nothing is lost on either side. */
-export function takeRecord(record: BoardRecord): void {
-  useShed.setState(({ records, bin, histories }) => {
-    const before = entryOf(records, record.id);
+/** Sets a record that came from elsewhere, as a step of its own, which can be undone: nothing is lost on either side. */
+function takeStep(record: BoardRecord): void {
+  useShed.setState((shed) => {
+    const before = entryOf(shed.records, record.id);
     const history =
-      before && stepped(histories[record.id] ?? noHistory(), before, 'change in another tab', 'other-tab', Date.now());
+      before &&
+      stepped(shed.histories[record.id] ?? noHistory(), before, 'change in another tab', 'other-tab', Date.now());
     return {
-      records: record.binnedAt === undefined ? { ...records, [record.id]: record } : without(records, record.id),
-      bin: record.binnedAt === undefined ? without(bin, record.id) : { ...bin, [record.id]: record },
-      histories: history ? { ...histories, [record.id]: history } : histories,
+      ...inItsPlace(record)(shed),
+      histories: history ? { ...shed.histories, [record.id]: history } : shed.histories,
     };
   });
 }
 
+/** What was written had another window's changes in it: they come in here, under what was changed since. */
+function takeMerged(ours: BoardRecord, written: BoardRecord): void {
+  const present = standing(ours.id);
+  if (!present) return;
+  takeStep(present === ours ? written : mergedHere(ours, present, written));
+}
+
+/** A board from another tab: with what was changed here and is not on disk yet. One older than what lies there is passed over. */
+export function takeRecord(theirs: BoardRecord): void {
+  const base = onDiskNow(theirs.id);
+  if (base && theirs.updatedAt <= base.updatedAt) return;
+  const ours = standing(theirs.id);
+  noteOnDisk(theirs);
+  takeStep(!ours || !base || ours === base ? theirs : mergedHere(base, ours, theirs));
+}
+
 export function takeRecordGone(id: string): void {
+  forgetOnDisk(id);
   useShed.setState(({ records, bin }) => ({ records: without(records, id), bin: without(bin, id) }));
 }
 
@@ -70,6 +99,7 @@ function nextNumber(name: string): number {
 
 /** Adds a board to the rack and gives its id. */
 export function addBoard(board: Board, riderId: string | null, parents: readonly Parent[] = []): string {
+  const now = stampAfter(undefined);
   const record: BoardRecord = {
     id: crypto.randomUUID(),
     number: nextNumber(board.name),
@@ -77,8 +107,8 @@ export function addBoard(board: Board, riderId: string | null, parents: readonly
     riderId,
     rides: [],
     ...(parents.length > 0 ? { parents: [...parents] } : {}),
-    createdAt: now(),
-    updatedAt: now(),
+    createdAt: now,
+    updatedAt: now,
   };
   keep(record);
   return record.id;
@@ -132,7 +162,7 @@ export function edit(
   if (changed.board.name !== before.board.name || changed.number !== before.number) {
     changed = { ...changed, number: ownNumber(id, changed.board.name, changed.number) };
   }
-  const after = { ...changed, updatedAt: now() };
+  const after = { ...changed, updatedAt: stampAfter(before.updatedAt) };
   const history = stepped(shed.histories[id] ?? noHistory(), before, name, mergeKey, Date.now());
   useShed.setState({ histories: { ...shed.histories, [id]: history } });
   keep(after, mergeKey?.startsWith('drag:'));
@@ -160,7 +190,7 @@ function travel(id: string, way: typeof undone<BoardRecord>): void {
   if (!moved) return;
   useShed.setState({ histories: { ...shed.histories, [id]: moved.history } });
   const { board, number } = moved.present;
-  keep({ ...moved.present, number: ownNumber(id, board.name, number), updatedAt: now() });
+  keep({ ...moved.present, number: ownNumber(id, board.name, number), updatedAt: stampAfter(present.updatedAt) });
 }
 
 export const undo = (id: string): void => travel(id, undone);
@@ -169,7 +199,10 @@ export const redo = (id: string): void => travel(id, redone);
 /** Takes a board off the rack into the bin, with all that is noted of it. @returns a function that puts it back. */
 export function removeBoard(id: string): () => void {
   const record = entryOf(useShed.getState().records, id);
-  if (record) keep({ ...record, binnedAt: now() });
+  if (record) {
+    const now = stampAfter(record.updatedAt);
+    keep({ ...record, binnedAt: now, updatedAt: now });
+  }
   return () => putBack(id);
 }
 
@@ -178,7 +211,11 @@ export function putBack(id: string): void {
   const binned = entryOf(useShed.getState().bin, id);
   if (!binned) return;
   const { binnedAt: _binned, ...record } = binned;
-  keep({ ...record, number: ownNumber(id, record.board.name, record.number) });
+  keep({
+    ...record,
+    number: ownNumber(id, record.board.name, record.number),
+    updatedAt: stampAfter(record.updatedAt),
+  });
 }
 
 /** Throws a board of the bin away for good. */
@@ -187,6 +224,7 @@ export function throwAway(id: string): void {
   useShed.setState(({ bin, histories }) => ({ bin: without(bin, id), histories: without(histories, id) }));
   queue.put(`board:${id}`, async () => {
     await db.boards.delete(id);
+    forgetOnDisk(id);
     await dropPhotosOf(id);
     await forgetChecked(id);
     tellTabs({ kind: 'boardGone', id });

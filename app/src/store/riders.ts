@@ -1,9 +1,31 @@
+import { merged } from '@june-tide/core/document';
 import { type Rider, riderSchema } from '@june-tide/core/rider';
 import { db } from './db.ts';
 import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';
 import { tellTabs } from './tabs.ts';
 
 /** Riders' cards: kept, put away, the same in every tab. */
+
+/** Cards as they lie on disk, as far as this window knows: what a change is told from. */
+const lies = new Map<string, Rider>();
+export const noteRidersOnDisk = (riders: readonly Rider[]): void =>
+  riders.forEach((rider) => lies.set(rider.id, rider));
+
+/** Another window wrote a card: what lies on disk now is taken, for its word may come late. */
+export async function takeRiderOf(id: string): Promise<void> {
+  const theirs = riderSchema.safeParse(await db.riders.get(id)).data;
+  if (!theirs) return;
+  const ours = entryOf(useShed.getState().riders, id);
+  const base = lies.get(id);
+  lies.set(id, theirs);
+  takeRider(!ours || !base || ours === base ? theirs : both(base, ours, theirs));
+}
+
+/** Both changes of a card; ours where they are of the same. */
+function both(base: Rider, ours: Rider, theirs: Rider): Rider {
+  const read = riderSchema.safeParse(merged(base, ours, theirs, []));
+  return read.success ? read.data : ours;
+}
 
 export function takeRider(rider: Rider): void {
   useShed.setState(({ riders }) => ({ riders: { ...riders, [rider.id]: rider } }));
@@ -21,9 +43,21 @@ export function keepRider(rider: Rider): EditResult {
     return refused('rider', `${path.join(' ')}: ${message.toLowerCase()}`, path.join('.'));
   }
   takeRider(rider);
-  queue.put(`rider:${rider.id}`, async () => {
-    await db.riders.put(rider);
-    tellTabs({ kind: 'rider', rider });
+  const { id } = rider;
+  queue.put(`rider:${id}`, async () => {
+    const done = await db.transaction('rw', db.riders, async () => {
+      const row = riderSchema.safeParse(await db.riders.get(id)).data;
+      const ours = entryOf(useShed.getState().riders, id);
+      if (!ours) return undefined;
+      const base = lies.get(id);
+      const written = row && base ? both(base, ours, row) : ours;
+      await db.riders.put(written);
+      return { ours, written };
+    });
+    if (!done) return;
+    lies.set(id, done.written);
+    if (useShed.getState().riders[id] === done.ours) takeRider(done.written);
+    tellTabs({ kind: 'rider', rider: done.written });
   });
   return { ok: true };
 }
@@ -34,6 +68,7 @@ export function removeRider(id: string): () => void {
   takeRiderGone(id);
   queue.put(`rider:${id}`, async () => {
     await db.riders.delete(id);
+    lies.delete(id);
     tellTabs({ kind: 'riderGone', id });
   });
   return () => {

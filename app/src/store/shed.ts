@@ -4,12 +4,13 @@ import { riderSchema } from '@june-tide/core/rider';
 import { checkAtLeisure, loadChecked, recordFrom, whenIdle } from './checked.ts';
 import { db } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
-import { takeRider, takeRiderGone } from './riders.ts';
+import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
 import { takeSettings } from './settings.ts';
 import { useShed } from './shedState.ts';
 import { takeShelf } from './shelf.ts';
 import { onTabMessage, type TabMessage } from './tabs.ts';
 import { today } from './today.ts';
+import { noteOnDisk } from './written.ts';
 
 /** The shed: opened here, changed in its parts. */
 export { litresOf } from './checked.ts';
@@ -59,7 +60,9 @@ export async function loadShed(): Promise<void> {
     const blanks = readRows(await db.blanks.toArray(), (row) => blankSchema.safeParse(row).data);
     await loadChecked();
     const boards = readRows(await db.boards.toArray(), recordFrom);
+    for (const record of boards.good) noteOnDisk(record);
     const riders = readRows(await db.riders.toArray(), (row) => riderSchema.safeParse(row).data);
+    noteRidersOnDisk(riders.good);
     takeSettings(await db.settings.get('shop'));
     useShed.setState({
       status: 'ready',
@@ -93,7 +96,8 @@ function take(message: TabMessage): void {
     case 'boardGone':
       return takeRecordGone(message.id);
     case 'rider':
-      return takeRider(message.rider);
+      // Unread, the card comes with the next opening.
+      return void takeRiderOf(message.rider.id).catch(() => undefined);
     case 'riderGone':
       return takeRiderGone(message.id);
     case 'shelf':

@@ -21,6 +21,9 @@ class OtherTabs {
 }
 Object.assign(globalThis, { BroadcastChannel: OtherTabs });
 
+/** After anything a test does. */
+const LATER = '2099-01-01T00:00:00.000Z';
+
 let shed: typeof Shed;
 let db: typeof Db.db;
 let queue: typeof State.queue;
@@ -62,7 +65,7 @@ describe('what one tab does', () => {
     hear({ kind: 'riderGone', id: 'maren' });
     hear({ kind: 'shelf', put: [extra], gone: ['shelf-6-0-pu'] });
     const [record] = Object.values(state().records);
-    hear({ kind: 'board', record: { ...record, binnedAt: '2026-11-25T10:00:00.000Z' } });
+    hear({ kind: 'board', record: { ...record, binnedAt: '2026-11-25T10:00:00.000Z', updatedAt: LATER } });
     hear({ kind: 'settings', stored: { ...state().settings, workshop: { ...state().settings.workshop, people: 7 } } });
     expect(state().riders.maren).toBeUndefined();
     expect(state().shelf.map(({ id }) => id)).toContain('theirs');
@@ -92,7 +95,8 @@ describe('what one tab does', () => {
     const id = shed.addBoard(modelNamed('Slack Water')!, null);
     const record = state().records[id];
     const { board } = record;
-    hear({ kind: 'board', record: { ...record, board: { ...board, outline: { ...board.outline, width_mm: 511 } } } });
+    const theirs = { ...board, outline: { ...board.outline, width_mm: 511 } };
+    hear({ kind: 'board', record: { ...record, updatedAt: LATER, board: theirs } });
     expect(state().records[id].board.outline.width_mm).toBe(511);
     shed.undo(id);
     expect(state().records[id].board.outline.width_mm).toBe(board.outline.width_mm);

@@ -9,7 +9,7 @@ export {
   TUCK_mm,
 } from './limits.ts';
 export { boardJsonSchema } from './jsonSchema.ts';
-export { sameData, writtenOver } from './kept.ts';
+export { merged, sameData, writtenOver } from './kept.ts';
 export {
   type Board,
   type BottomLayer,

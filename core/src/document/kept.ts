@@ -86,3 +86,57 @@ export function writtenOver(stored: unknown, before: unknown, after: unknown): u
   }
   return after;
 }
+
+/**
+ * What came of one thing that was changed in two places: both changes, field by field and entry by entry of lists whose entries have an id.
+ * Lists without ids are merged place by place where they stayed as long as they were. Where both changed the same, ours stands and its path
+ * is added to `conflicts`. An entry taken out on one side and changed on the other stays.
+ */
+export function merged(
+  base: unknown,
+  ours: unknown,
+  theirs: unknown,
+  conflicts: string[],
+  path: readonly (string | number)[] = [],
+): unknown {
+  if (Object.is(ours, theirs) || sameData(ours, theirs)) return ours;
+  if (sameData(base, ours)) return theirs;
+  if (sameData(base, theirs)) return ours;
+  if (isPlain(base) && isPlain(ours) && isPlain(theirs)) {
+    const out: Record<string, unknown> = {};
+    for (const key of new Set([...Object.keys(theirs), ...Object.keys(ours)])) {
+      const value = merged(base[key], ours[key], theirs[key], conflicts, [...path, key]);
+      if (value !== undefined) out[key] = value;
+    }
+    return out;
+  }
+  if (Array.isArray(base) && Array.isArray(ours) && Array.isArray(theirs)) {
+    const lists = [base, ours, theirs] as readonly unknown[][];
+    if (lists.every((list) => list.every((entry) => idOf(entry) !== undefined))) {
+      return mergedEntries(base, ours, theirs, conflicts, path);
+    }
+    if (lists.every((list) => list.length === ours.length)) {
+      return ours.map((entry: unknown, i) => merged(base[i], entry, theirs[i], conflicts, [...path, i]));
+    }
+  }
+  // One has it no more, the other changed it: what is there stays.
+  if (ours === undefined) return theirs;
+  if (theirs !== undefined) conflicts.push(path.join('.'));
+  return ours;
+}
+
+function mergedEntries(
+  base: readonly unknown[],
+  ours: readonly unknown[],
+  theirs: readonly unknown[],
+  conflicts: string[],
+  path: readonly (string | number)[],
+): unknown[] {
+  const find = (list: readonly unknown[], id: unknown) => list.find((entry) => idOf(entry) === id);
+  const ids = new Set([...theirs, ...ours].map(idOf));
+  return [...ids].flatMap((id) => {
+    const [b, o, t] = [base, ours, theirs].map((list) => find(list, id));
+    const entry = merged(b, o, t, conflicts, [...path, String(id)]);
+    return entry === undefined ? [] : [entry];
+  });
+}

@@ -33,6 +33,7 @@ export { answering, FAILURE_WORDS, type Filter, filterWords, questionSentence, W
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
 export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';
+export { ELSEWHERE, mergedRecord } from './mergedRecord.ts';
 export {
   boardsOf,
   familyTree,
