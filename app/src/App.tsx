@@ -1,6 +1,7 @@
 import { Button, ConfigProvider, Result, Spin } from 'antd';
 import { lazy, Suspense, useLayoutEffect } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
+import { BackupRhythm } from './parts/BackupRhythm.tsx';
 import { Mishap } from './parts/Mishap.tsx';
 import { PaletteKey } from './screens/palette/PaletteKey.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
@@ -18,6 +19,9 @@ const Drawing = lazy(() => import('./screens/bring/Drawing.tsx').then(({ Drawing
 const Scan = lazy(() => import('./screens/bring/Scan.tsx').then(({ Scan: screen }) => ({ default: screen })));
 const Photo = lazy(() => import('./screens/bring/Photo.tsx').then(({ Photo: screen }) => ({ default: screen })));
 const Rail = lazy(() => import('./screens/bring/Rail.tsx').then(({ Rail: screen }) => ({ default: screen })));
+const Keeping = lazy(() =>
+  import('./screens/keeping/Keeping.tsx').then(({ Keeping: screen }) => ({ default: screen })),
+);
 const Riders = lazy(() => import('./screens/riders/Riders.tsx').then(({ Riders: screen }) => ({ default: screen })));
 const Sizes = lazy(() => import('./screens/sizes/Sizes.tsx').then(({ Sizes: screen }) => ({ default: screen })));
 const Family = lazy(() => import('./screens/family/Family.tsx').then(({ Family: screen }) => ({ default: screen })));
@@ -61,6 +65,7 @@ export function App() {
         <BrowserRouter>
           <Mishap>
             <PaletteKey />
+            <BackupRhythm />
             <Suspense fallback={<Opening />}>
               <Routes>
                 <Route path="/" element={<Rack />} />
@@ -76,6 +81,7 @@ export function App() {
                 <Route path="/family" element={<Family />} />
                 <Route path="/line" element={<Line />} />
                 <Route path="/shelf" element={<Shelf />} />
+                <Route path="/keeping" element={<Keeping />} />
                 <Route path="/settings" element={<Settings />} />
                 <Route path="/bay/:id" element={<Navigate to="outline" replace />} />
                 <Route path="/bay/:id/:step" element={<Bay />} />

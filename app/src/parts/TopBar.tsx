@@ -11,7 +11,7 @@ function SaveMark() {
   if (save.kind === 'failed') {
     return (
       <span className="saved failed" role="alert">
-        Not saved: {save.reason}. Your work is kept here and tried again.
+        Not saved: {save.reason}. Your work is kept here and tried again. <Link to="/keeping">Back it up</Link>
       </span>
     );
   }
@@ -56,6 +56,7 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
             <div className="fit-230 stack-12">
               <ShopChoices />
               <Link to="/settings">All settings</Link>
+              <Link to="/keeping">Back-up</Link>
             </div>
           }
           trigger="click"

@@ -22,6 +22,23 @@ export interface Checked {
   volume_L: number;
 }
 
+/** A row that could not be read, put aside as it lay; it can be had back. */
+export interface Aside {
+  id: string;
+  table: 'boards' | 'riders' | 'blanks';
+  row: unknown;
+  at: string;
+}
+
+/** When the last back-up was made, and the folder it goes to where the shaper picked one. */
+export interface LastBackup {
+  id: 'backup';
+  at?: string;
+  /** Days from one to the next; 0 for only by hand. */
+  every_days: number;
+  folder?: FileSystemDirectoryHandle;
+}
+
 export interface Shed {
   boards: EntityTable<StoredRecord, 'id'>;
   riders: EntityTable<Rider, 'id'>;
@@ -29,6 +46,8 @@ export interface Shed {
   blanks: EntityTable<Blank, 'id'>;
   photos: EntityTable<Photo, 'id'>;
   checked: EntityTable<Checked, 'id'>;
+  aside: EntityTable<Aside, 'id'>;
+  keeping: EntityTable<LastBackup, 'id'>;
 }
 
 /** The browser's own store. Named one-step versions: never edit an old one, add the next. */
@@ -51,3 +70,5 @@ db.version(5).upgrade((move) =>
       ref.value = rowPacked(row);
     }),
 );
+/** What is put aside, and how back-ups are made. */
+db.version(6).stores({ aside: 'id', keeping: 'id' });

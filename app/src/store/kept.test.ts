@@ -188,7 +188,7 @@ describe('what was found of a record', () => {
     await db.checked.clear();
     await loadShed();
     expect(state().records[id]).toBeUndefined();
-    expect(state().unreadable.boards).toBe(1);
+    expect(state().spoilt.map(({ table }) => table)).toEqual(['boards']);
     expect((await db.boards.get(id))?.past).toBe(row.past?.slice(0, -9));
   });
 
@@ -213,7 +213,8 @@ describe('what cannot be read', () => {
     await db.riders.put({ id: 'odd', name: 'Odd' } as never);
     await db.blanks.put({ id: 'odd', name: 'Odd' } as never);
     await loadShed();
-    expect(state().unreadable).toEqual({ boards: 1, riders: 1, blanks: 1 });
+    expect(state().spoilt.map(({ table, id }) => `${table} ${id}`)).toEqual(['boards odd', 'riders odd', 'blanks odd']);
+    for (const { why } of state().spoilt) expect(why).toMatch(/is missing|must be one of pu/);
     changeShelf({ put: [{ ...usualShelf()[0], id: 'fresh' }], gone: [usualShelf()[1].id] });
     replaceShelf(usualShelf().slice(0, 3));
     await settle();

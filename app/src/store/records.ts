@@ -3,6 +3,7 @@ import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/cor
 import { boardFrom } from '@june-tide/core/shape';
 import { forgetChecked, noteChecked } from './checked.ts';
 import { db } from './db.ts';
+import { askToLast } from './room.ts';
 import { dropPhotosOf } from './photos.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
 import { type EditResult, entryOf, queue, refused, type ShedState, useShed, without } from './shedState.ts';
@@ -28,6 +29,14 @@ function standing(id: string): BoardRecord | undefined {
   return entryOf(records, id) ?? entryOf(bin, id);
 }
 
+let asked = false;
+/** With the first board that is somebody's own, the browser is asked not to clear the shed by itself. */
+function askToLastOnce(): void {
+  if (asked) return;
+  asked = true;
+  void askToLast();
+}
+
 /** Puts a record in its place, on the rack or in the bin, and on disk. */
 function keep(record: BoardRecord, patient = false): void {
   const { id } = record;
@@ -37,6 +46,7 @@ function keep(record: BoardRecord, patient = false): void {
     async () => {
       const done = await writeRecord(id, () => standing(id));
       if (!done) return;
+      askToLastOnce();
       const { ours, written } = done;
       if (written !== ours) takeMerged(ours, written);
       if (!patient) await noteChecked(written);
@@ -115,6 +125,10 @@ export function addBoard(board: Board, riderId: string | null, parents: readonly
 }
 
 const LOCKED = refused('locked', 'the outline is locked: let it go on the Outline step first', 'outline');
+const NEWER = refused(
+  'newer',
+  'a newer June Tide wrote this board: it is shown and not changed; update this one, or copy the board',
+);
 const GONE = refused('gone', 'this board is no longer on the rack');
 
 const movesOutline = (before: Board, after: Board): boolean =>
@@ -154,6 +168,7 @@ export function edit(
   const shed = useShed.getState();
   const before = entryOf(shed.records, id);
   if (!before) return GONE;
+  if (shed.newer.has(id)) return NEWER;
   let changed = change(before);
   if (changed === before) return { ok: true };
   if (before.outlineLocked && changed.outlineLocked && movesOutline(before.board, changed.board)) return LOCKED;
@@ -198,8 +213,9 @@ export const redo = (id: string): void => travel(id, redone);
 
 /** Takes a board off the rack into the bin, with all that is noted of it. @returns a function that puts it back. */
 export function removeBoard(id: string): () => void {
-  const record = entryOf(useShed.getState().records, id);
-  if (record) {
+  const { records, newer } = useShed.getState();
+  const record = entryOf(records, id);
+  if (record && !newer.has(id)) {
     const now = stampAfter(record.updatedAt);
     keep({ ...record, binnedAt: now, updatedAt: now });
   }

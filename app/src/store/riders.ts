@@ -1,4 +1,5 @@
-import { merged } from '@june-tide/core/document';
+import { merged, writtenOver } from '@june-tide/core/document';
+import { readLeniently } from '@june-tide/core/record';
 import { type Rider, riderSchema } from '@june-tide/core/rider';
 import { db } from './db.ts';
 import { type EditResult, entryOf, queue, refused, useShed, without } from './shedState.ts';
@@ -46,12 +47,15 @@ export function keepRider(rider: Rider): EditResult {
   const { id } = rider;
   queue.put(`rider:${id}`, async () => {
     const done = await db.transaction('rw', db.riders, async () => {
-      const row = riderSchema.safeParse(await db.riders.get(id)).data;
+      const row: unknown = await db.riders.get(id);
       const ours = entryOf(useShed.getState().riders, id);
       if (!ours) return undefined;
       const base = lies.get(id);
-      const written = row && base ? both(base, ours, row) : ours;
-      await db.riders.put(written);
+      const read = readLeniently(row, riderSchema, () => undefined);
+      const theirs = read.kind === 'spoilt' ? undefined : read.value;
+      const written = theirs && base ? both(base, ours, theirs) : ours;
+      // Fields of a newer app that lie there stay.
+      await db.riders.put(read.kind === 'newer' ? (writtenOver(row, theirs, written) as Rider) : written);
       return { ours, written };
     });
     if (!done) return;

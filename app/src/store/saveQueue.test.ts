@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { SaveQueue, type SaveState } from './saveQueue.ts';
+import { reasonOf, SaveQueue, type SaveState } from './saveQueue.ts';
 
 /** So much time goes by, and what was promised meanwhile is kept. */
 const settle = (ms = 0) => jest.advanceTimersByTimeAsync(ms);
@@ -37,7 +37,10 @@ describe('the save queue', () => {
       written += 1;
     });
     await settle();
-    expect(states.at(-1)).toEqual({ kind: 'failed', reason: 'the browser’s store is full' });
+    expect(states.at(-1)).toEqual({
+      kind: 'failed',
+      reason: 'the browser’s store is full: pictures take the most room',
+    });
     full = false;
     await settle(9);
     expect(written).toBe(0);
@@ -76,5 +79,46 @@ describe('the save queue', () => {
     expect(written.at(-1)).toBe('last of a drag');
     await settle(1);
     expect(written.at(-1)).toBe('after it');
+  });
+});
+
+describe('a refusal of the store, in words', () => {
+  const dexieFull = Object.assign(new Error('QuotaExceededError: Encountered full disk'), {
+    name: 'AbortError',
+    inner: Object.assign(new Error('x'), { name: 'QuotaExceededError' }),
+  });
+  it.each<[string, unknown, string]>([
+    ['full, wrapped', dexieFull, 'the browser’s store is full: pictures take the most room'],
+    [
+      'closed',
+      Object.assign(new Error('x'), { name: 'DatabaseClosedError' }),
+      'the browser has shut its store: open this window anew',
+    ],
+    [
+      'of a newer app',
+      Object.assign(new Error('x'), { name: 'VersionError' }),
+      'a newer June Tide has been open in this browser: open this window anew',
+    ],
+    ['with an address', new Error('Upgrade blocked. See https://short.example/abc'), 'Upgrade blocked.'],
+    ['with nothing', {}, 'the browser refused'],
+    ['with less than nothing', undefined, 'the browser refused'],
+  ])('%s', (_, error, words) => {
+    expect(reasonOf(error)).toBe(words);
+  });
+
+  it('that never comes is said after its time, and the work goes on when it does', async () => {
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask'] });
+    const states: SaveState[] = [];
+    const queue = new SaveQueue((state) => states.push(state));
+    let answer: () => void = () => undefined;
+    queue.put('board:x', () => new Promise<void>((done) => (answer = done)));
+    await jest.advanceTimersByTimeAsync(9_999);
+    expect(states).toEqual([{ kind: 'saving' }]);
+    await jest.advanceTimersByTimeAsync(1);
+    expect(states.at(-1)).toEqual({ kind: 'failed', reason: 'the browser’s store does not answer' });
+    answer();
+    await jest.advanceTimersByTimeAsync(0);
+    expect(states.at(-1)).toEqual({ kind: 'saved' });
+    jest.useRealTimers();
   });
 });

@@ -8,6 +8,8 @@ interface Job {
 }
 
 const RETRY_ms = 3000;
+/** A write that is not answered for so long: the store says nothing any more. */
+const SILENCE_ms = 10_000;
 /** A drag is at most so far ahead of the disk. */
 const APART_ms = 120;
 
@@ -60,9 +62,15 @@ export class SaveQueue {
     while (this.waiting.size > 0) {
       const [key, job] = this.waiting.entries().next().value!;
       this.waiting.delete(key);
+      const silent = setTimeout(
+        () => this.tell({ kind: 'failed', reason: 'the browser’s store does not answer' }),
+        SILENCE_ms,
+      );
       try {
         await job.write();
+        clearTimeout(silent);
       } catch (error) {
+        clearTimeout(silent);
         if (!this.waiting.has(key)) this.waiting.set(key, job);
         this.tell({ kind: 'failed', reason: reasonOf(error) });
         this.running = false;
@@ -78,8 +86,15 @@ export class SaveQueue {
   }
 }
 
-function reasonOf(error: unknown): string {
-  const name = error instanceof Error ? error.name : '';
-  if (name === 'QuotaExceededError') return 'the browser’s store is full';
-  return error instanceof Error && error.message ? error.message : 'the browser refused';
+/** What was refused, in words: the error may be wrapped in others. No address of the web is passed on. */
+export function reasonOf(error: unknown): string {
+  const chain: unknown[] = [];
+  for (let at = error; at !== undefined && at !== null && chain.length < 6; at = (at as { inner?: unknown }).inner)
+    chain.push(at);
+  const named = (name: string) => chain.some((each) => (each as { name?: unknown }).name === name);
+  if (named('QuotaExceededError')) return 'the browser’s store is full: pictures take the most room';
+  if (named('DatabaseClosedError')) return 'the browser has shut its store: open this window anew';
+  if (named('VersionError')) return 'a newer June Tide has been open in this browser: open this window anew';
+  const said = chain.map((each) => (each instanceof Error ? each.message : '')).find((words) => words !== '');
+  return (said ?? 'the browser refused').replace(/\s*(see\s+)?https?:\/\/\S+/gi, '').trim() || 'the browser refused';
 }

@@ -1,12 +1,20 @@
 import { blankSchema, usualShelf } from '@june-tide/core/make';
-import { stored, USUAL_SETTINGS } from '@june-tide/core/record';
+import {
+  type BoardRecord,
+  boardRowRead,
+  readLeniently,
+  type RowRead,
+  stored,
+  USUAL_SETTINGS,
+} from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { checkAtLeisure, loadChecked, recordFrom, whenIdle } from './checked.ts';
 import { db } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
 import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
 import { takeSettings } from './settings.ts';
-import { useShed } from './shedState.ts';
+import { reasonOf } from './saveQueue.ts';
+import { type SpoiltRow, useShed } from './shedState.ts';
 import { takeShelf } from './shelf.ts';
 import { onTabMessage, type TabMessage } from './tabs.ts';
 import { today } from './today.ts';
@@ -21,22 +29,34 @@ export * from './riders.ts';
 export * from './settings.ts';
 export * from './shelf.ts';
 export * from './versions.ts';
-export { type EditResult, entryOf, type ShedState, useShed } from './shedState.ts';
+export * from './spoilt.ts';
+export * from './backup.ts';
+export * from './room.ts';
+export { type EditResult, entryOf, type ShedState, type SpoiltRow, useShed } from './shedState.ts';
 
 const byId = <T extends { id: string }>(items: readonly T[]): Record<string, T> =>
   Object.fromEntries(items.map((item) => [item.id, item]));
 
-/** Rows of a table that can be read; the others are counted and stay where they are. */
+const keyOf = (row: unknown): string =>
+  typeof row === 'object' && row !== null && 'id' in row ? String(row.id) : 'without a key';
+
+/** Rows of a table that can be read; the others are named and stay where they are. Fields of a newer app are left out and not written over. */
 function readRows<T>(
+  table: SpoiltRow['table'],
   rows: readonly unknown[],
-  read: (row: unknown) => T | undefined,
-): { good: T[]; unreadable: number } {
-  const good = rows.flatMap((row) => {
+  read: (row: unknown) => RowRead<T>,
+): { good: T[]; spoilt: SpoiltRow[] } {
+  const good: T[] = [];
+  const spoilt: SpoiltRow[] = [];
+  for (const row of rows) {
     const found = read(row);
-    return found === undefined ? [] : [found];
-  });
-  return { good, unreadable: rows.length - good.length };
+    if (found.kind === 'spoilt') spoilt.push({ table, id: keyOf(row), why: found.why, row });
+    else good.push(found.value);
+  }
+  return { good, spoilt };
 }
+
+const fine = () => undefined;
 
 /** Fills a shed in which there is nothing at all with the demo: one where only the settings are lost is left as it is. */
 async function fillNewShed(): Promise<void> {
@@ -53,15 +73,55 @@ async function fillNewShed(): Promise<void> {
   });
 }
 
+/** A store that has not opened in so long does not open. */
+const OPENS_WITHIN_ms = 12_000;
+
+/** Opens the store, or says in words why it does not open. */
+async function openStore(): Promise<void> {
+  let silent: ReturnType<typeof setTimeout> | undefined;
+  const silence = new Promise<never>((_, refuse) => {
+    const words = () =>
+      blocked
+        ? 'another window has an older June Tide open: close it, then try again'
+        : 'it does not answer: close other windows of June Tide, or the browser, and try again';
+    silent = setTimeout(() => refuse(new Error(words())), OPENS_WITHIN_ms);
+  });
+  let blocked = false;
+  db.on('blocked', () => {
+    blocked = true;
+  });
+  // An older window must not hold the store from a newer one: it lets go, and says so.
+  db.on('versionchange', () => {
+    db.close();
+    useShed.setState({
+      status: 'failed',
+      failure: 'a newer June Tide was opened in another window: open this one anew',
+    });
+  });
+  try {
+    await Promise.race([db.open(), silence]);
+  } finally {
+    clearTimeout(silent);
+  }
+}
+
 /** Opens the shed; a new one gets the demo boards and riders. */
 export async function loadShed(): Promise<void> {
   try {
+    if (!db.isOpen()) await openStore();
     await fillNewShed();
-    const blanks = readRows(await db.blanks.toArray(), (row) => blankSchema.safeParse(row).data);
+    const blanks = readRows('blanks', await db.blanks.toArray(), (row) => readLeniently(row, blankSchema, fine));
     await loadChecked();
-    const boards = readRows(await db.boards.toArray(), recordFrom);
+    const newer = new Set<string>();
+    const boards = readRows('boards', await db.boards.toArray(), (row): RowRead<BoardRecord> => {
+      const record = recordFrom(row);
+      if (record) return { kind: 'read', value: record };
+      const read = boardRowRead(row);
+      if (read.kind === 'newer') newer.add(read.value.id);
+      return read;
+    });
     for (const record of boards.good) noteOnDisk(record);
-    const riders = readRows(await db.riders.toArray(), (row) => riderSchema.safeParse(row).data);
+    const riders = readRows('riders', await db.riders.toArray(), (row) => readLeniently(row, riderSchema, fine));
     noteRidersOnDisk(riders.good);
     takeSettings(await db.settings.get('shop'));
     useShed.setState({
@@ -70,22 +130,24 @@ export async function loadShed(): Promise<void> {
       bin: byId(boards.good.filter(({ binnedAt }) => binnedAt !== undefined)),
       riders: byId(riders.good),
       shelf: blanks.good,
-      unreadable: {
-        boards: boards.unreadable,
-        riders: riders.unreadable,
-        blanks: blanks.unreadable,
-      },
+      spoilt: [...boards.spoilt, ...riders.spoilt, ...blanks.spoilt],
+      newer,
     });
-    if (typeof requestIdleCallback === 'function') void checkAtLeisure(boards.good, takeUnreadable, whenIdle);
+    const whole = boards.good.filter(({ id }) => !newer.has(id));
+    if (typeof requestIdleCallback === 'function') void checkAtLeisure(whole, takeUnreadable, whenIdle);
   } catch (error) {
-    useShed.setState({ status: 'failed', failure: error instanceof Error ? error.message : String(error) });
+    useShed.setState({ status: 'failed', failure: reasonOf(error) });
   }
 }
 
 /** A board that turned out not to be readable leaves the rack; its row stays where it is. */
 function takeUnreadable(id: string): void {
   takeRecordGone(id);
-  useShed.setState(({ unreadable }) => ({ unreadable: { ...unreadable, boards: unreadable.boards + 1 } }));
+  void db.boards.get(id).then((row: unknown) => {
+    const read = boardRowRead(row);
+    if (row === undefined || read.kind !== 'spoilt') return;
+    useShed.setState(({ spoilt }) => ({ spoilt: [...spoilt, { table: 'boards', id, why: read.why, row }] }));
+  });
 }
 
 /** Else the tab that saved last would write the old over the new. */
@@ -104,6 +166,8 @@ function take(message: TabMessage): void {
       return takeShelf(message);
     case 'settings':
       return takeSettings(message.stored);
+    case 'everything':
+      return void loadShed();
   }
 }
 

@@ -9,6 +9,15 @@ import { SaveQueue, type SaveState } from './saveQueue.ts';
 /** A change was made, or was not and why: then nothing is changed, in memory or on disk. */
 export type EditResult = { ok: true } | { ok: false; issues: Issue[] };
 
+/** A row that could not be read. */
+export interface SpoiltRow {
+  table: 'boards' | 'riders' | 'blanks';
+  /** Its key in the table. */
+  id: string;
+  why: string;
+  row: unknown;
+}
+
 export interface ShedState {
   status: 'loading' | 'ready' | 'failed';
   /** Why the shed could not be opened. */
@@ -23,8 +32,10 @@ export interface ShedState {
   settings: Settings;
   save: SaveState;
   histories: Readonly<Record<string, History<BoardRecord>>>;
-  /** Rows in the store that could not be read, by table; left there untouched. */
-  unreadable: Readonly<Record<'boards' | 'riders' | 'blanks', number>>;
+  /** Rows in the store that could not be read: left there untouched. */
+  spoilt: readonly SpoiltRow[];
+  /** Boards a newer app wrote: shown, and not changed. */
+  newer: ReadonlySet<string>;
 }
 
 export const useShed = create<ShedState>(() => ({
@@ -37,7 +48,8 @@ export const useShed = create<ShedState>(() => ({
   settings: USUAL_SETTINGS,
   save: { kind: 'saved' },
   histories: {},
-  unreadable: { boards: 0, riders: 0, blanks: 0 },
+  spoilt: [],
+  newer: new Set(),
 }));
 
 /** Everything that goes to disk goes through it. */

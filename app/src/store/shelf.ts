@@ -57,7 +57,9 @@ async function writePending(): Promise<void> {
   const gone = [...writing].flatMap(([id, blank]) => (blank ? [] : [id]));
   await db.transaction('rw', db.blanks, async () => {
     await db.blanks.bulkDelete(gone);
-    await db.blanks.bulkPut(put);
+    // Fields of a newer app that lie there stay.
+    const lie = await db.blanks.bulkGet(put.map(({ id }) => id));
+    await db.blanks.bulkPut(put.map((blank, i) => ({ ...lie[i], ...blank })));
   });
   for (const [id, blank] of writing) if (pending.get(id) === blank) pending.delete(id);
   tellTabs({ kind: 'shelf', put, gone });

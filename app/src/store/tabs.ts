@@ -11,13 +11,27 @@ const messageSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('riderGone'), id: z.string() }),
   z.object({ kind: z.literal('shelf'), put: shelfSchema, gone: z.array(blankSchema.shape.id) }),
   z.object({ kind: z.literal('settings'), stored: z.unknown() }),
+  z.object({ kind: z.literal('everything') }),
 ]);
 export type TabMessage = z.infer<typeof messageSchema>;
 
-const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('june-tide');
+const channel = opened();
+
+/** Where the browser refuses a channel, each window learns of the others' changes when it writes. */
+function opened(): BroadcastChannel | undefined {
+  try {
+    return typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('june-tide');
+  } catch {
+    return undefined;
+  }
+}
 
 export function tellTabs(message: TabMessage): void {
-  channel?.postMessage(message);
+  try {
+    channel?.postMessage(message);
+  } catch {
+    // It is on disk; the others find it when they write.
+  }
 }
 
 /** Calls `take` with each message of another tab that can be read; one of a newer app that cannot is passed over. */

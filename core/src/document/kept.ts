@@ -89,8 +89,9 @@ export function writtenOver(stored: unknown, before: unknown, after: unknown): u
 
 /**
  * What came of one thing that was changed in two places: both changes, field by field and entry by entry of lists whose entries have an id.
- * Lists without ids are merged place by place where they stayed as long as they were. Where both changed the same, ours stands and its path
- * is added to `conflicts`. An entry taken out on one side and changed on the other stays.
+ * Lists of entries without ids are merged place by place where they stayed as long as they were, else as bags: what either put in is in,
+ * what either took out is out. Where both changed the same, ours stands and its path is added to `conflicts`. An entry taken out on one side
+ * and changed on the other stays.
  */
 export function merged(
   base: unknown,
@@ -118,6 +119,12 @@ export function merged(
     if (lists.every((list) => list.length === ours.length)) {
       return ours.map((entry: unknown, i) => merged(base[i], entry, theirs[i], conflicts, [...path, i]));
     }
+  }
+  if (Array.isArray(ours) && Array.isArray(theirs) && [...ours, ...theirs].every(isPlain)) {
+    const was: readonly unknown[] = Array.isArray(base) ? base : [];
+    const isIn = (list: readonly unknown[], entry: unknown) => list.some((other) => sameData(other, entry));
+    const kept = ours.filter((entry: unknown) => isIn(theirs, entry) || !isIn(was, entry));
+    return [...kept, ...theirs.filter((entry: unknown) => !isIn(was, entry) && !isIn(ours, entry))];
   }
   // One has it no more, the other changed it: what is there stays.
   if (ours === undefined) return theirs;

@@ -33,6 +33,7 @@ export { answering, FAILURE_WORDS, type Filter, filterWords, questionSentence, W
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
 export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';
+export { boardRowMended, boardRowRead, mended, readLeniently, type RowRead } from './lenient.ts';
 export { ELSEWHERE, mergedRecord } from './mergedRecord.ts';
 export {
   boardsOf,

@@ -50,6 +50,12 @@ describe('plain data changed in two places', () => {
   ])('%s', (_, a, b, c, is, conflicts) => {
     expect(both(a, b, c)).toEqual([is, conflicts]);
   });
+  it('entries without ids, such as rides: what either noted is there, what either took out is not', () => {
+    const [one, two, three, four] = [{ on: 1 }, { on: 2 }, { on: 3 }, { on: 4 }];
+    expect(both([one, two], [one, two, three], [two, four])).toEqual([[two, three, four], []]);
+    expect(both([one], [one, three], [{ on: 1, better: true }])).toEqual([[three, { on: 1, better: true }], []]);
+    expect(both(undefined, [one], [two])).toEqual([[one, two], []]);
+  });
   it('entries with ids: added by each, taken out by one, changed by the other', () => {
     const [one, two, three] = [{ id: 1 }, { id: 2 }, { id: 3 }];
     expect(both([one, two], [one, two, three], [one, { id: 2, n: 1 }, { id: 4 }])[0]).toEqual([

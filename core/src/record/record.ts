@@ -173,8 +173,8 @@ export const boardRecordSchema = z.strictObject({
 });
 export type BoardRecord = z.infer<typeof boardRecordSchema>;
 
-/** A record as it was kept: its boards brought up to today's version first. Undefined for what cannot be read. */
-export function boardRecordFrom(stored: unknown): BoardRecord | undefined {
+/** A record as it was kept, its boards brought up to today's version. */
+export function recordMigrated(stored: unknown): unknown {
   const raw: Record<string, unknown> = typeof stored === 'object' && stored !== null ? { ...stored } : {};
   if ('board' in raw) raw.board = migrated(raw.board);
   if (typeof raw.shaped === 'object' && raw.shaped !== null && 'board' in raw.shaped)
@@ -185,6 +185,11 @@ export function boardRecordFrom(stored: unknown): BoardRecord | undefined {
         ? { ...entry, board: migrated(entry.board) }
         : entry,
     );
-  const read = boardRecordSchema.safeParse(raw);
+  return raw;
+}
+
+/** A record as it was kept: its boards brought up to today's version first. Undefined for what cannot be read. */
+export function boardRecordFrom(stored: unknown): BoardRecord | undefined {
+  const read = boardRecordSchema.safeParse(recordMigrated(stored));
   return read.success ? read.data : undefined;
 }

@@ -269,7 +269,7 @@ const MOST_NAMES = 3;
 const MOST_LETTERS = 160;
 
 /** What is wrong with a value, for a person. */
-function plainWords(issue: z.core.$ZodIssue): string {
+export function plainWords(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type': {
       const wanted = TYPE_WORDS[issue.expected] ?? 'something else';
@@ -280,6 +280,10 @@ function plainWords(issue: z.core.$ZodIssue): string {
       const more = issue.keys.length > MOST_NAMES ? ` and ${issue.keys.length - MOST_NAMES} more` : '';
       return `is not known here: ${names.join(', ')}${more}`;
     }
+    case 'invalid_value':
+      return issue.values.length === 1
+        ? `must be “${String(issue.values[0])}”`
+        : `must be one of ${issue.values.map(String).join(', ')}`.slice(0, MOST_LETTERS);
     case 'too_big':
       return `must be at most ${issue.maximum}`;
     case 'too_small':

@@ -157,6 +157,19 @@ export function Bay() {
 /** Nothing stands at this address: the board is in the bin, or there never was one. */
 function NoBoard({ id }: { id: string }) {
   const binned = useShed((shed) => entryOf(shed.bin, id) !== undefined);
+  const spoilt = useShed((shed) => shed.spoilt.some((row) => row.table === 'boards' && row.id === id));
+  if (spoilt) {
+    return (
+      <div className="page">
+        <TopBar />
+        <Result
+          title="This board cannot be read"
+          subTitle="It lies in the store as it was; nothing of it is lost."
+          extra={<Link to="/keeping">See why, and what is to be done</Link>}
+        />
+      </div>
+    );
+  }
   return (
     <div className="page">
       <TopBar />

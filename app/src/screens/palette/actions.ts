@@ -97,6 +97,7 @@ function screens(go: (address: string) => void): Action[] {
     screen('Line', '/line', 'orders dates schedule'),
     screen('Shelf', '/shelf', 'blanks fins cloth'),
     screen('Settings', '/settings', 'units schools'),
+    screen('Back-up', '/keeping', 'restore safe store'),
     {
       group: 'Screens',
       name: light === 'day' ? 'Night light' : 'Day light',

@@ -1,11 +1,12 @@
 import { Input } from 'antd';
 import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { FOOT_mm } from '@june-tide/core/units';
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
-import { type ShedState, useShed } from '../../store/shed.ts';
+import { useShed } from '../../store/shed.ts';
 import { Asked } from './Asked.tsx';
 import { found, type Order, riderNameOf, type Which } from './found.ts';
 import { RackFoot } from './RackFoot.tsx';
@@ -21,7 +22,6 @@ const LEAST_SLOT = 108;
 export function Rack() {
   const records = useShed((shed) => shed.records);
   const riders = useShed((shed) => shed.riders);
-  const unreadable = useShed((shed) => shed.unreadable);
   const house = useShed((shed) => shed.settings.house);
   const [find, setFind] = useState('');
   const [order, setOrder] = useState<Order>('length');
@@ -65,7 +65,7 @@ export function Rack() {
           <h1>{family === 'bin' ? 'The bin' : `The rack at ${house.name}`}</h1>
           <p>
             {shown.length === 1 ? 'One board' : `${shown.length} boards`} at one true scale. Lines are feet.
-            {unreadWords(unreadable)}
+            <Unread />
           </p>
           {filters.length > 0 && <Asked filters={filters} drop={drop} found={shown} />}
         </div>
@@ -112,18 +112,19 @@ export function Rack() {
   );
 }
 
-/** What the store has and this app cannot read, in words; empty when there is nothing of it. */
-function unreadWords({ boards, riders, blanks }: ShedState['unreadable']): string {
-  const parts = [
-    [boards, 'board'],
-    [riders, 'rider’s card'],
-    [blanks, 'blank'],
-  ] as const;
-  const said = parts.flatMap(([count, word]) => (count === 0 ? [] : [`${count} ${count === 1 ? word : many(word)}`]));
-  return said.length === 0 ? '' : ` Not readable here, and left as it is: ${said.join(', ')}.`;
+/** What the store has and this app cannot read, and the way to it. */
+function Unread() {
+  const count = useShed((shed) => shed.spoilt.length);
+  if (count === 0) return null;
+  return (
+    <>
+      {' '}
+      <Link to="/keeping">
+        {count === 1 ? 'One thing' : `${count} things`} kept here cannot be read: see what is to be done.
+      </Link>
+    </>
+  );
 }
-
-const many = (word: string) => (word === 'rider’s card' ? 'riders’ cards' : `${word}s`);
 
 /** Why nothing stands on the wall. */
 function emptyWords(find: string, which: Which): string {

@@ -1,5 +1,6 @@
 import { Radio, Segmented } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { READING_WORDS, ROCKER_READINGS } from '@june-tide/core/measure';
 import { type SchoolQuestion, SCHOOLS } from '@june-tide/core/rider';
 import { ShopChoices } from '../../parts/ShopChoices.tsx';
@@ -68,7 +69,7 @@ export function Settings() {
           <House />
           <p className="quiet">
             They change what is written, never the board. Riders and boards stay in this browser and in the files you
-            save from it.
+            save from it. <Link to="/keeping">Back-ups, and what is kept where</Link>
           </p>
         </section>
         <section aria-label="Schools">

@@ -1,0 +1,90 @@
+import { Button, Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { saveFile } from '../../parts/saveFile.ts';
+import {
+  changeBackup,
+  daysSince,
+  intoFolder,
+  lastBackup,
+  type LastBackup,
+  makeBackup,
+  noteBackup,
+  pickFolder,
+  picksFolders,
+} from '../../store/shed.ts';
+
+const EVERY: readonly { value: number; label: string }[] = [
+  { value: 0, label: 'only by hand' },
+  { value: 1, label: 'every day' },
+  { value: 7, label: 'every week' },
+  { value: 30, label: 'every month' },
+];
+
+function ago(last: LastBackup): string {
+  const days = daysSince(last, Date.now());
+  if (days === undefined) return 'None was made in this browser yet.';
+  if (days === 0) return 'The last was made today.';
+  return `The last was made ${days === 1 ? 'yesterday' : `${days} days ago`}.`;
+}
+
+/** Everything in one file: by hand, and on a rhythm into a folder or among the downloads. */
+export function BackUp() {
+  const [last, setLast] = useState<LastBackup>();
+  const [said, say] = useState<{ words: string; wrong: boolean }>();
+  const [busy, setBusy] = useState(false);
+  useEffect(() => {
+    void lastBackup().then(setLast, () => undefined);
+  }, []);
+  const make = async () => {
+    setBusy(true);
+    try {
+      const made = await makeBackup();
+      const why = last?.folder && (await intoFolder(last.folder, made));
+      if (!last?.folder || why !== undefined) saveFile(made.zip, made.name, 'application/zip');
+      setLast(await noteBackup());
+      const where = last?.folder && why === undefined ? `in the folder ${last.folder.name}` : 'among the downloads';
+      say({ words: `${made.name}, ${made.boards} boards, ${where}.`, wrong: false });
+    } catch (error) {
+      say({ words: `No back-up was made: ${error instanceof Error ? error.message : String(error)}`, wrong: true });
+    }
+    setBusy(false);
+  };
+  return (
+    <>
+      <p className="quiet above-0">
+        Boards with their versions and rides, pictures, riders, the shelf and the settings, in one zip. Keep it on
+        another machine or a stick: what is in this browser alone is gone with it. Riders’ weights and names are in it.
+      </p>
+      <p className="sample-size" data-testid="last-backup">
+        {last ? ago(last) : ''}
+      </p>
+      <div className="row-of-tools">
+        <Button type="primary" loading={busy} onClick={() => void make()}>
+          Back up now
+        </Button>
+        <label className="row-of-tools">
+          <span>and by itself</span>
+          <Select<number>
+            aria-label="How often by itself"
+            value={last?.every_days ?? 7}
+            options={[...EVERY]}
+            onChange={(every_days) => void changeBackup({ every_days }).then(setLast)}
+          />
+        </label>
+      </div>
+      {picksFolders() && (
+        <p className="quiet">
+          {last?.folder ? `Into the folder ${last.folder.name}. ` : 'Among the downloads. '}
+          <Button size="small" onClick={() => void pickFolder().then((next) => next && setLast(next))}>
+            {last?.folder ? 'Another folder' : 'Into a folder of mine'}
+          </Button>
+        </p>
+      )}
+      {said && (
+        <p role={said.wrong ? 'alert' : 'status'} className={said.wrong ? 'trouble' : 'quiet'}>
+          {said.words}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import { TopBar } from '../../parts/TopBar.tsx';
+import { BackUp } from './BackUp.tsx';
+import { PutAsideRows, SpoiltRows } from './SpoiltRows.tsx';
+import { Restore } from './Restore.tsx';
+import { StoreRoom } from './StoreRoom.tsx';
+
+/** How the shed is kept safe: back-ups out and in, the room it takes, and what cannot be read. */
+export function Keeping() {
+  return (
+    <div className="page">
+      <TopBar />
+      <main className="keeping">
+        <section aria-label="Back-up">
+          <h1>Back-up</h1>
+          <BackUp />
+          <StoreRoom />
+        </section>
+        <section aria-label="Bring a back-up in">
+          <h1>Bring a back-up in</h1>
+          <Restore />
+        </section>
+        <section aria-label="What cannot be read">
+          <h1>What cannot be read</h1>
+          <SpoiltRows />
+          <PutAsideRows />
+        </section>
+      </main>
+    </div>
+  );
+}
