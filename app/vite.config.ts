@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** A hash of core's source: what one core found of a board another finds anew. */
 function coreHash(): string {
@@ -15,8 +16,36 @@ function coreHash(): string {
   return hash.digest('hex').slice(0, 16);
 }
 
+/** Everything is kept in the browser with the first visit: the app opens and works with no server. A newer one waits until it is asked for. */
+const offline = VitePWA({
+  registerType: 'prompt',
+  injectRegister: null,
+  manifest: {
+    name: 'June Tide',
+    short_name: 'June Tide',
+    description: 'Design surfboards by marks, tape and light',
+    display: 'standalone',
+    start_url: '/',
+    background_color: '#efe9dc',
+    theme_color: '#efe9dc',
+    icons: [
+      { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+      { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+      { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+    ],
+  },
+  workbox: {
+    globPatterns: ['**/*.{js,css,html,svg,png,woff,woff2,ttf}'],
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//, /\.[^/]*$/],
+    maximumFileSizeToCacheInBytes: 8_000_000,
+    cleanupOutdatedCaches: true,
+    sourcemap: false,
+  },
+});
+
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), offline],
   define: { __CORE__: JSON.stringify(coreHash()) },
   root: import.meta.dirname,
   worker: { format: 'es' },

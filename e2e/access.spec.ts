@@ -53,6 +53,13 @@ for (const light of ['day', 'night'] as const) {
     await page.goto('/bring/scan');
     await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
     await look('a scan');
+    await page.goto('/bring/rail?board=skarn-slack-118');
+    await page.getByRole('button', { name: 'Try it with a made-up gauge' }).click();
+    await expect(page.getByRole('table', { name: 'The rail as gauged' })).toBeVisible({ timeout: 30_000 });
+    await look('a rail brought in');
+    await page.goto('/keeping');
+    await expect(page.getByRole('table', { name: 'Room in this browser' })).toBeVisible();
+    await look('back-ups');
     await page.goto('/line');
     await expect(page.getByTestId('line-said')).toContainText('on the line');
     await look('line');

@@ -39,6 +39,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     timezoneId: TEST_ZONE,
+    // Each test would keep the whole app in its browser; the tests of that allow it for themselves.
+    serviceWorkers: 'block',
   },
   // Only the 3D room wants a graphics card, made in software; everything else is drawn in half the time without one.
   projects: [

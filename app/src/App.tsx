@@ -6,6 +6,7 @@ import { Mishap } from './parts/Mishap.tsx';
 import { PaletteKey } from './screens/palette/PaletteKey.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
 import { useShed } from './store/shed.ts';
+import { UpdateBar } from './parts/UpdateBar.tsx';
 import { antdTheme } from './theme/antd.ts';
 
 /** The rack comes first; the rest when it is gone to. */
@@ -66,6 +67,7 @@ export function App() {
           <Mishap>
             <PaletteKey />
             <BackupRhythm />
+            <UpdateBar />
             <Suspense fallback={<Opening />}>
               <Routes>
                 <Route path="/" element={<Rack />} />

@@ -5,9 +5,11 @@ import './theme/look.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
+import { keepOffline } from './offline.ts';
 import { loadShed } from './store/shed.ts';
 
 void loadShed();
+keepOffline();
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
 createRoot(root).render(

@@ -65,7 +65,15 @@ export function makeServer(dist: string, names: readonly string[] = []): Express
     response.status(404).json({ error: 'There is nothing at this address.' });
   });
   server.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
-  server.use(express.static(dist, { index: false }));
+  // The app that is kept in the browser is asked for anew each time: a newer one must be seen.
+  server.use(
+    express.static(dist, {
+      index: false,
+      setHeaders: (response, path) => {
+        if (/(sw\.js|\.webmanifest)$/.test(path)) response.set('Cache-Control', 'no-cache');
+      },
+    }),
+  );
   // No screen's address has a dot: what has one is a file that is not there.
   server.get(/^\/(?!assets\/|api\/)[^.]*$/, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));

@@ -1,8 +1,13 @@
 import { Button, Result } from 'antd';
 import { Component, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
 
-/** When a screen fails to draw: what happened, that the boards are safe, and the ways on. */
-export class Mishap extends Component<{ children: ReactNode }, { said: string | undefined }> {
+interface MishapProps {
+  children: ReactNode;
+}
+
+/** When a screen fails to draw, or a part of the app does not come: what happened, that the boards are safe, and the ways on. */
+export class Mishap extends Component<MishapProps, { said: string | undefined }> {
   override state: { said: string | undefined } = { said: undefined };
 
   static getDerivedStateFromError(error: unknown): { said: string } {
@@ -12,20 +17,39 @@ export class Mishap extends Component<{ children: ReactNode }, { said: string | 
   override render(): ReactNode {
     const { said } = this.state;
     if (said === undefined) return this.props.children;
-    return (
-      <Result
-        status="warning"
-        title="This screen could not be drawn"
-        subTitle={`It said: ${said}. Boards, riders and prices are kept as they were when you last saw “Saved”.`}
-        extra={[
-          <Button key="rack" type="primary" href="/">
-            Back to the rack
-          </Button>,
-          <Button key="again" onClick={() => window.location.reload()}>
-            Try again
-          </Button>,
-        ]}
-      />
-    );
+    return <Said said={said} on={() => this.setState({ said: undefined })} />;
   }
+}
+
+/** A part of the app that was to be loaded did not come. */
+const NOT_COME = /dynamically imported module|Importing a module script failed|Failed to fetch/i;
+
+function Said({ said, on }: { said: string; on: () => void }) {
+  const navigate = useNavigate();
+  const why = NOT_COME.test(said)
+    ? 'That part of the app is not in this browser yet, and the server does not answer.'
+    : `It said: ${said}.`;
+  return (
+    <Result
+      status="warning"
+      title="This screen could not be drawn"
+      subTitle={`${why} Boards, riders and prices are kept as they were when you last saw “Saved”.`}
+      extra={[
+        // Within the page: it must not be left while there is no server to bring it back.
+        <Button
+          key="rack"
+          type="primary"
+          onClick={() => {
+            void navigate('/');
+            on();
+          }}
+        >
+          Back to the rack
+        </Button>,
+        <Button key="again" onClick={() => window.location.reload()}>
+          Try again
+        </Button>,
+      ]}
+    />
+  );
 }

@@ -1,6 +1,7 @@
 import type { Choice, RestoreRow, ShedRows } from '@june-tide/core/files/packages';
 import { stored } from '@june-tide/core/record';
 import { db, type LastBackup } from './db.ts';
+import { loadShed } from './opening.ts';
 import { reasonOf } from './saveQueue.ts';
 import { queue, useShed } from './shedState.ts';
 import { tellTabs } from './tabs.ts';
@@ -173,7 +174,6 @@ const putPhotos = (photos: ShedRows['photos']) =>
 /** Everything is read anew, here and in every other window; steps back belong to what was there before. */
 async function allAnew(): Promise<void> {
   useShed.setState({ histories: {} });
-  const { loadShed } = await import('./shed.ts');
   await loadShed();
   tellTabs({ kind: 'everything' });
 }

@@ -31,6 +31,10 @@ export interface ShedState {
   shelf: readonly Blank[];
   settings: Settings;
   save: SaveState;
+  /** The app itself is kept in this browser. */
+  offline: boolean;
+  /** Takes the newer app that is there; undefined while there is none. */
+  update: (() => void) | undefined;
   histories: Readonly<Record<string, History<BoardRecord>>>;
   /** Rows in the store that could not be read: left there untouched. */
   spoilt: readonly SpoiltRow[];
@@ -47,6 +51,8 @@ export const useShed = create<ShedState>(() => ({
   shelf: [],
   settings: USUAL_SETTINGS,
   save: { kind: 'saved' },
+  offline: false,
+  update: undefined,
   histories: {},
   spoilt: [],
   newer: new Set(),

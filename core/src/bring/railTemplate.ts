@@ -10,7 +10,7 @@ import { areaOf, boxOfPoints, evenly, offLine, type Point, type Stroke } from '.
 import { normally, seeded } from './seeded.ts';
 
 /** What a gauge, a template or a drawn section shows of a rail, and how near the app's own rail comes to it. */
-export interface RailFound {
+interface RailFound {
   rail: RailAt;
   /** The app's section with that rail: y out from the stringer, z up from the bottom there, mm; deck first. */
   curve: Point[];

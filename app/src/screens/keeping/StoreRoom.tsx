@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { askToLast, type Room, roomTaken } from '../../store/shed.ts';
+import { askToLast, type Room, roomTaken, useShed } from '../../store/shed.ts';
 
 const megabytes = (value: number) => (value >= 1000 ? `${(value / 1000).toFixed(1)} GB` : `${value.toFixed(1)} MB`);
 
@@ -8,12 +8,18 @@ const megabytes = (value: number) => (value >= 1000 ? `${(value / 1000).toFixed(
 export function StoreRoom() {
   const [room, setRoom] = useState<Room>();
   const [refused, setRefused] = useState(false);
+  const offline = useShed((shed) => shed.offline);
   useEffect(() => {
     void roomTaken().then(setRoom, () => undefined);
   }, []);
   return (
     <>
       <h2>In this browser</h2>
+      <p className="quiet above-0">
+        {offline
+          ? 'The app itself is kept here too: it opens with no network and no server.'
+          : 'The app itself is not kept here: it opens while its server runs.'}
+      </p>
       {!room && <p className="quiet above-0">This browser does not say how much room there is.</p>}
       {room && (
         <table className="misfits" aria-label="Room in this browser">

@@ -1,0 +1,1 @@
+/// <reference types="vite-plugin-pwa/client" />

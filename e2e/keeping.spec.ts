@@ -1,0 +1,150 @@
+// What is kept safe: back-ups out and in, what cannot be read, two windows on one board, a browser with no server.
+import { readFileSync } from 'node:fs';
+import { readBackup } from '@june-tide/core/files/packages';
+import type { Page } from '@playwright/test';
+import { choose, expect, makePart, saved, step, taken, test, type } from './shed.ts';
+
+/** Puts a row into a table of the browser's own store, as another program or a fault would. */
+const putRow = (page: Page, table: string, row: unknown) =>
+  page.evaluate(
+    async ([name, value]) => {
+      const asked = indexedDB.open('june-tide');
+      await new Promise((done) => (asked.onsuccess = done));
+      const move = asked.result.transaction(name as string, 'readwrite');
+      move.objectStore(name as string).put(value);
+      await new Promise((done) => (move.oncomplete = done));
+      asked.result.close();
+    },
+    [table, row] as const,
+  );
+const width = (page: Page) => page.getByLabel('Wide point width', { exact: true });
+
+test('a back-up is made, brought into another shed board by board, and replaces one whole; a spoilt one changes nothing', async ({
+  page,
+}) => {
+  await page.goto('/bay/skarn-slack-118/outline');
+  await type(page, 'Wide point width', '19 3/4');
+  await saved(page);
+  await page.goto('/keeping');
+  await expect(page.getByTestId('last-backup')).toHaveText('None was made in this browser yet.');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  const zip = readFileSync(await (await download).path());
+  await expect(page.getByTestId('last-backup')).toHaveText('The last was made today.');
+  const read = readBackup(zip);
+  expect(read.ok && read.rows.boards.length).toBeGreaterThan(10);
+  // The board goes on, another is taken off, and the back-up is opened.
+  await page.goto('/bay/skarn-slack-118/outline');
+  await type(page, 'Wide point width', '20');
+  await saved(page);
+  await page.goto('/keeping');
+  const picker = page.getByLabel('A back-up', { exact: true });
+  await picker.setInputFiles({ name: 'half.zip', mimeType: 'application/zip', buffer: zip.subarray(0, 900) });
+  await expect(page.getByRole('alert')).toContainText('half.zip: The zip is cut off or spoilt');
+  await picker.setInputFiles({ name: 'shed.zip', mimeType: 'application/zip', buffer: zip });
+  await expect(page.getByTestId('backup-sum')).toContainText(/1 older in the back-up, \d+ the same/);
+  const bring = page.getByRole('button', { name: 'Bring in what is chosen' });
+  await expect(bring).toBeDisabled();
+  await choose(page, 'What is done with Slack Water 118', 'keep both, the later on top');
+  await bring.click();
+  await expect(page.getByText('1 thing was brought in; all else is as it was.')).toBeVisible();
+  await page.goto('/bay/skarn-slack-118/ride');
+  await expect(page.getByText('as it was in another window at the same time').first()).toBeVisible();
+  await step(page, 'Outline');
+  await expect(width(page)).toHaveValue('20');
+  // All of it as it was then; what is here is saved first.
+  await page.goto('/keeping');
+  await picker.setInputFiles({ name: 'shed.zip', mimeType: 'application/zip', buffer: zip });
+  const before = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Replace everything with it' }).click();
+  await page.getByRole('button', { name: 'Save what is here, then replace it' }).click();
+  expect((await before).suggestedFilename()).toMatch(/^before-june-tide-.*\.zip$/);
+  await expect(page.getByText('Everything is as in shed.zip.', { exact: false })).toBeVisible();
+  await page.goto('/bay/skarn-slack-118/outline');
+  await expect(width(page)).toHaveValue(/19.*3.*4|19¾|19 3\/4/);
+});
+
+test('what cannot be read is shown with the reason, saved as a file, mended and put aside; a newer app’s board is shown and not changed', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await saved(page);
+  const row = await page.evaluate(async () => {
+    const asked = indexedDB.open('june-tide');
+    await new Promise((done) => (asked.onsuccess = done));
+    const get = asked.result.transaction('boards').objectStore('boards').get('skarn-kettle-7');
+    await new Promise((done) => (get.onsuccess = done));
+    asked.result.close();
+    return get.result as { board: { name: string; foil: object } };
+  });
+  await putRow(page, 'boards', { ...row, board: { ...row.board, foil: { ...row.board.foil, thickness_mm: 'thick' } } });
+  await putRow(page, 'riders', { id: 'odd', name: 'Odd' });
+  await putRow(page, 'boards', { ...row, id: 'newer', number: 70, tide: 7 });
+  await page.goto('/bay/skarn-kettle-7/outline');
+  await page.getByRole('link', { name: 'See why, and what is to be done' }).click();
+  const list = page.getByRole('list', { name: 'Things that cannot be read' });
+  await expect(list.getByRole('listitem')).toHaveCount(2);
+  const kettle = list.getByRole('listitem').filter({ hasText: row.board.name });
+  await expect(kettle).toContainText('board foil thickness_mm: must be a number');
+  const download = page.waitForEvent('download');
+  await kettle.getByRole('button', { name: 'Save as a file' }).click();
+  expect(JSON.parse(readFileSync(await (await download).path(), 'utf8'))).toMatchObject({ id: 'skarn-kettle-7' });
+  await kettle.getByRole('button', { name: 'Mend it' }).click();
+  await list.getByRole('button', { name: 'Put it aside' }).click();
+  await expect(page.getByText('Everything in the store can be read.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Things put aside' }).getByRole('listitem')).toHaveCount(2);
+  await page.goto('/bay/skarn-kettle-7/outline');
+  await expect(width(page)).toBeVisible();
+  await page.goto('/bay/newer/outline');
+  await type(page, 'Wide point width', '20');
+  await expect(page.getByText('a newer June Tide wrote this board', { exact: false }).first()).toBeVisible();
+});
+
+test('two windows change one board at once: both changes are in both, and on disk', async ({ page, context }) => {
+  await page.goto('/bay/skarn-slack-118/outline');
+  const other = await context.newPage();
+  await other.goto('/bay/skarn-slack-118/foil');
+  for (const [k, inches] of ['19 1/4', '19 3/8', '19 5/8', '19 7/8'].entries()) {
+    const thick = ['2 3/8', '2 7/16', '2 9/16', '2 5/8'][k];
+    await width(page).fill(inches);
+    await other.getByLabel('Thickest thick', { exact: true }).fill(thick);
+    await Promise.all([width(page).press('Enter'), other.getByLabel('Thickest thick', { exact: true }).press('Enter')]);
+    for (const each of [page, other]) await saved(each);
+    const row = await page.evaluate(async () => {
+      const asked = indexedDB.open('june-tide');
+      await new Promise((done) => (asked.onsuccess = done));
+      const get = asked.result.transaction('boards').objectStore('boards').get('skarn-slack-118');
+      await new Promise((done) => (get.onsuccess = done));
+      asked.result.close();
+      return get.result as { board: { outline: { width_mm: number }; foil: { thickness_mm: number } } };
+    });
+    const mm = (text: string) => {
+      const [whole, part] = text.split(' ');
+      const [over, under] = part.split('/').map(Number);
+      return 25.4 * (Number(whole) + over / under);
+    };
+    expect(row.board.outline.width_mm).toBeCloseTo(mm(inches), 6);
+    expect(row.board.foil.thickness_mm).toBeCloseTo(mm(thick), 6);
+  }
+  await other.close();
+});
+
+test.describe('with no server', () => {
+  test.use({ serviceWorkers: 'allow' });
+  test('the app opens, a screen not seen before too, a board is drawn and a PDF is made', async ({ page, context }) => {
+    await page.goto('/keeping');
+    await expect(page.getByText('The app itself is kept here too', { exact: false })).toBeVisible({ timeout: 30_000 });
+    await context.setOffline(true);
+    await page.goto('/bay/skarn-slack-118/outline');
+    await type(page, 'Wide point width', '20');
+    await saved(page);
+    await page.reload();
+    await expect(width(page)).toHaveValue('20');
+    await page.goto('/bring/scan');
+    await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
+    await page.goto('/bay/skarn-slack-118/make');
+    await makePart(page, 'Paper and files');
+    const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
+    expect(ticket.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  });
+});
