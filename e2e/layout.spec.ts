@@ -148,3 +148,35 @@ test('on a telephone the rack, riders, the line, the ticket and the cut numbers 
   await cut.scrollIntoViewIfNeeded({ timeout: 15_000 });
   await expect(cut.getByRole('row').last()).toContainText('1 5/8');
 });
+
+test('on a telephone the ways in and the back-ups stand one below the other, and nothing sticks out', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const [address, button] of [
+    ['/measured', undefined],
+    ['/bring/drawing', 'Try it with a drawing of ours'],
+    ['/bring/rail?board=skarn-slack-118', 'Try it with a made-up gauge'],
+    ['/bring/photo', undefined],
+    ['/bring/scan', undefined],
+    ['/keeping', undefined],
+  ] as const) {
+    await page.goto(address);
+    if (button) {
+      await page.getByRole('button', { name: button }).click();
+      await expect(page.getByRole('table').first()).toBeVisible({ timeout: 30_000 });
+    }
+    await expect(page.getByRole('main')).toBeVisible();
+    const faults = await page.evaluate(() => {
+      const parts = [...document.querySelectorAll('main > *')].map((part) => part.getBoundingClientRect());
+      const over = parts.flatMap((a, i) =>
+        parts.slice(i + 1).filter((b) => a.bottom > b.top + 1 && b.bottom > a.top + 1),
+      );
+      const out = [...document.querySelectorAll('main *')].filter(
+        (box) => box.getBoundingClientRect().right > window.innerWidth + 1 && !box.closest('svg, .restore-list'),
+      );
+      return [...over.map(() => 'two parts lie over one another'), ...out.map((box) => box.outerHTML.slice(0, 90))];
+    });
+    expect(faults, address).toEqual([]);
+  }
+});

@@ -286,3 +286,25 @@ describe('what is no drawing', () => {
     expect(refusal(text)).toMatch(reason);
   });
 });
+
+describe('shapes of an SVG', () => {
+  // SVG 1.1, 9.2 and 9.7: a polygon is closed, a polyline is not; a rectangle is a closed path of its four corners.
+  const read = (body: string) => {
+    const found = readDrawing(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">${body}</svg>`,
+    );
+    if (!found.ok) throw new Error(found.reason);
+    return found.strokes.map(({ points, closed }) => [closed, points.length]);
+  };
+  it('a polygon is closed, a polyline of the same points is open', () => {
+    expect(read('<polygon points="0,0 60,0 60,40"/>')).toEqual([[true, 3]]);
+    expect(read('<polyline points="0,0 60,0 60,40"/>')).toEqual([[false, 3]]);
+  });
+  it('a rectangle has its four corners; one without breadth is none', () => {
+    expect(read('<rect x="10" y="5" width="60" height="40"/><polyline points="0,0 9,9"/>')).toEqual([
+      [true, 4],
+      [false, 2],
+    ]);
+    expect(read('<rect x="10" y="5" width="0" height="40"/><polyline points="0,0 9,9"/>')).toEqual([[false, 2]]);
+  });
+});

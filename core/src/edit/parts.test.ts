@@ -1,6 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { halfBreadthAt } from '../outline/outline.ts';
 import { type Board, LAYER_KINDS } from '../document/schema.ts';
+import { withLayerDepth } from './bottomPresets.ts';
+import { changesBetween } from './changes.ts';
+import { blended } from './mix.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { sectionAt, shapeOf } from '../shape/shape.ts';
 import { modelNamed, models } from '../models/models.ts';
@@ -135,5 +138,34 @@ describe('contours', () => {
     const deeper = withDepthMark(more, 0, last, { value_mm: 8, x_mm: 950 });
     expect(sectionAt(shapeOf(deeper), 950)!.edgeZ_mm).toBeCloseTo(-8, 6);
     expect(withoutDepthMark(more, 0, last)).toEqual(slack());
+  });
+});
+
+describe('what a part that was not there counts as', () => {
+  it('a rail set anew is one change, not five, and so is one taken out', () => {
+    const more = withNewRail(slack(), 700);
+    expect(changesBetween(slack(), more)).toHaveLength(1);
+    expect(changesBetween(more, slack())).toHaveLength(1);
+  });
+  it('a contour that is nowhere deep is made as deep everywhere as is asked; one that is keeps its proportions', () => {
+    const board = slack();
+    const [layer] = board.bottom.layers;
+    const flat = { ...layer, depths: layer.depths.map((mark) => ({ ...mark, value_mm: 0 })) };
+    const made = withLayerDepth({ ...board, bottom: { layers: [flat] } }, 0, 4);
+    expect(made.bottom.layers[0].depths.map(({ value_mm }) => value_mm)).toEqual(flat.depths.map(() => 4));
+    const deepest = Math.max(...layer.depths.map(({ value_mm }) => value_mm));
+    const twice = withLayerDepth(board, 0, 2 * deepest);
+    twice.bottom.layers[0].depths.forEach(({ value_mm }, k) =>
+      expect(value_mm).toBeCloseTo(2 * layer.depths[k].value_mm, 9),
+    );
+  });
+  it('a quarter of the way from one round nose to another has a radius a quarter of the way', () => {
+    const round = (radius_mm: number) => ({ kind: 'round' as const, radius_mm });
+    const board = modelNamed('Old Anchor')!;
+    const withNose = (radius_mm: number): Board => ({
+      ...board,
+      outline: { ...board.outline, nose: round(radius_mm) },
+    });
+    expect(blended(withNose(90), withNose(110), 0.25).board.outline.nose).toEqual(round(95));
   });
 });

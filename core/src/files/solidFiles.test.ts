@@ -4,7 +4,7 @@ import { JSDOM } from 'jsdom';
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import { OBJLoader } from 'three/examples/jsm/loaders/OBJLoader.js';
 import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js';
-import { Mesh as ThreeMesh, type BufferGeometry } from 'three';
+import { Vector3, Mesh as ThreeMesh, type BufferGeometry } from 'three';
 import { shapeOf } from '../shape/shape.ts';
 import { modelNamed } from '../models/models.ts';
 import { meshOf, meshVolume_mm3 } from '../solid/mesh.ts';
@@ -30,6 +30,21 @@ describe('solids read back by other programs', () => {
     const geometry = new STLLoader().parse(meshToStl(mesh, 'Peat Fire').buffer);
     expect(geometry.getAttribute('position').count).toBe(mesh.triangles.length);
     expect(volumeOf(geometry) / meshVolume_mm3(mesh)).toBeCloseTo(1, 5);
+  });
+
+  it("STL's normals are the triangles' own, of length one, by three's cross product", () => {
+    const geometry = new STLLoader().parse(meshToStl(mesh, 'Peat Fire').buffer);
+    const [position, normal] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
+    const at = (i: number) => new Vector3().fromBufferAttribute(position, i);
+    for (let t = 0; t < position.count / 3; t += 41) {
+      const own = at(3 * t + 1)
+        .sub(at(3 * t))
+        .cross(at(3 * t + 2).sub(at(3 * t)));
+      if (own.length() < 1e-4) continue;
+      const written = new Vector3().fromBufferAttribute(normal, 3 * t);
+      expect(written.length()).toBeCloseTo(1, 5);
+      expect(written.dot(own.normalize())).toBeGreaterThan(0.9999);
+    }
   });
 
   it("OBJ and PLY by three's loaders", () => {

@@ -76,6 +76,10 @@ describe('a board in a blank', () => {
     expect(fit.shortfall!.short_mm).toBeCloseTo(1, 1);
     expect(Math.abs(fit.shortfall!.x_mm - at)).toBeLessThan(L / 48);
     expect(shortfallWords(fit.shortfall!, { kind: 'mm' })).toMatch(/^too thin 91\d.* mm from the tail by 1 mm/);
+    // A width is short on both sides.
+    expect(shortfallWords({ where: 'width', x_mm: 300, short_mm: 4 }, { kind: 'mm' })).toBe(
+      'too narrow 300 mm from the tail by 8 mm: that much off the width there',
+    );
   });
 
   it('says how much too short or too narrow a blank is', () => {

@@ -63,6 +63,40 @@ describe('a plane seen in perspective', () => {
   });
 });
 
+describe('scale and turn by two points', () => {
+  it('two points 2 apart along x laid 4 apart along y: twice as large, a quarter turn', () => {
+    const h = similarityOf(
+      [
+        { x: 1, y: 1 },
+        { x: 3, y: 1 },
+      ],
+      [
+        { x: 10, y: 20 },
+        { x: 10, y: 24 },
+      ],
+    )!;
+    for (const [from, to] of [
+      [
+        { x: 1, y: 1 },
+        { x: 10, y: 20 },
+      ],
+      [
+        { x: 3, y: 1 },
+        { x: 10, y: 24 },
+      ],
+      [
+        { x: 1, y: 2 },
+        { x: 8, y: 20 },
+      ],
+      [
+        { x: 2, y: 4 },
+        { x: 4, y: 22 },
+      ],
+    ])
+      expect(seenThrough(h, from)).toEqual({ x: expect.closeTo(to.x, 9), y: expect.closeTo(to.y, 9) });
+  });
+});
+
 describe('a lens that bends', () => {
   it.each([-0.08, 0.05, 0.12])('of %p is found again from a straight edge, and undone', (bow) => {
     const lens = { ...noBow(2000, 1200), bow };
