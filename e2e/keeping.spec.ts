@@ -129,6 +129,21 @@ test('two windows change one board at once: both changes are in both, and on dis
   await other.close();
 });
 
+test('steps back outlive a reload: undone after it by the key, redone by the key', async ({ page }) => {
+  await page.goto('/bay/skarn-slack-118/outline');
+  await type(page, 'Wide point width', '19 3/4');
+  await type(page, 'Wide point width', '20');
+  await saved(page);
+  await page.reload();
+  await expect(width(page)).toHaveValue('20');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(width(page)).toHaveValue('19 3/4');
+  await page.keyboard.press('Control+z');
+  await expect(width(page)).toHaveValue('19 1/2');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(width(page)).toHaveValue('19 3/4');
+});
+
 test.describe('with no server', () => {
   test.use({ serviceWorkers: 'allow' });
   test('the app opens, a screen not seen before too, a board is drawn and a PDF is made', async ({ page, context }) => {

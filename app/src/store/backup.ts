@@ -154,11 +154,15 @@ export async function bringBack(
 /** Makes the shed what the back-up is: what is here and not in it is gone. @throws Error as `bringBack`. */
 export async function replaceAll(rows: ShedRows): Promise<void> {
   await settled();
-  await db.transaction('rw', [db.boards, db.riders, db.blanks, db.settings, db.photos, db.checked], async () => {
-    for (const name of [...TABLES, 'photos', 'checked']) await db.table(name).clear();
-    for (const name of TABLES) await db.table(name).bulkPut([...rows[name]]);
-    await putPhotos(rows.photos);
-  });
+  await db.transaction(
+    'rw',
+    [db.boards, db.riders, db.blanks, db.settings, db.photos, db.checked, db.steps],
+    async () => {
+      for (const name of [...TABLES, 'photos', 'checked', 'steps']) await db.table(name).clear();
+      for (const name of TABLES) await db.table(name).bulkPut([...rows[name]]);
+      await putPhotos(rows.photos);
+    },
+  );
   await allAnew();
 }
 

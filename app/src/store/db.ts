@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { type Blank, usualShelf } from '@june-tide/core/make';
-import { rowPacked, type Settings, type StoredRecord } from '@june-tide/core/record';
+import { type KeptSteps, rowPacked, type Settings, type StoredRecord } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 
 /** A picture of a ride or of damage: small, and with nothing in it but the picture. */
@@ -48,6 +48,7 @@ export interface Shed {
   checked: EntityTable<Checked, 'id'>;
   aside: EntityTable<Aside, 'id'>;
   keeping: EntityTable<LastBackup, 'id'>;
+  steps: EntityTable<KeptSteps, 'id'>;
 }
 
 /** The browser's own store. Named one-step versions: never edit an old one, add the next. */
@@ -70,5 +71,5 @@ db.version(5).upgrade((move) =>
       ref.value = rowPacked(row);
     }),
 );
-/** What is put aside, and how back-ups are made. */
-db.version(6).stores({ aside: 'id', keeping: 'id' });
+/** What is put aside, how back-ups are made, and the steps of each board that can be undone. */
+db.version(6).stores({ aside: 'id', keeping: 'id', steps: 'id' });

@@ -20,10 +20,13 @@ import {
   makeBackup,
   mendRow,
   putAside,
+  recallSteps,
+  redo,
   removeBoard,
   replaceAll,
   rowsAside,
   throwAsideAway,
+  undo,
   useShed,
 } from './shed.ts';
 
@@ -182,5 +185,36 @@ describe('a back-up of the shed', () => {
     expect(backupDue(last(undefined), now, true)).toBe(true);
     expect(backupDue(last('2020-01-01T00:00:00Z', 0), now, true)).toBe(false);
     expect(daysSince(last('2027-01-01T00:00:00Z'), now)).toBe(0);
+  });
+});
+
+describe('steps back after a reload', () => {
+  it('are there, two hundred at most; of a board that was changed elsewhere meanwhile there are none', async () => {
+    const id = addBoard(model, null);
+    for (const [k, colours] of ['sea', 'rust', 'bone'].entries()) {
+      edit(id, `coat ${k}`, (record) => ({ ...record, colours }));
+      await settle();
+    }
+    undo(id);
+    await settle();
+    useShed.setState({ histories: {} });
+    await loadShed();
+    await recallSteps(id);
+    undo(id);
+    expect(state().records[id].colours).toBe('sea');
+    redo(id);
+    redo(id);
+    expect(state().records[id].colours).toBe('bone');
+    undo(id);
+    undo(id);
+    undo(id);
+    expect(state().records[id].colours).toBeUndefined();
+    await settle();
+    const row = (await db.boards.get(id))!;
+    await db.boards.put({ ...row, colours: 'elsewhere', updatedAt: '2098-01-01T00:00:00.000Z' });
+    useShed.setState({ histories: {} });
+    await loadShed();
+    await recallSteps(id);
+    expect(state().histories[id]).toBeUndefined();
   });
 });

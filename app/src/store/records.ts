@@ -1,5 +1,5 @@
 import type { Board } from '@june-tide/core/document';
-import { type BoardRecord, boardRecordSchema, type Parent } from '@june-tide/core/record';
+import { type BoardRecord, boardRecordSchema, type Parent, stepsPacked, stepsUnpacked } from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { forgetChecked, noteChecked } from './checked.ts';
 import { db } from './db.ts';
@@ -49,11 +49,34 @@ function keep(record: BoardRecord, patient = false): void {
       askToLastOnce();
       const { ours, written } = done;
       if (written !== ours) takeMerged(ours, written);
-      if (!patient) await noteChecked(written);
+      if (!patient) {
+        await noteChecked(written);
+        await keepSteps(id);
+      }
       tellTabs({ kind: 'board', record: written });
     },
     patient,
   );
+}
+
+/** Writes what can be undone and redone of a board, so that it outlives a reload. */
+async function keepSteps(id: string): Promise<void> {
+  const present = standing(id);
+  const history = entryOf(useShed.getState().histories, id);
+  if (present && history) await db.steps.put(stepsPacked(present, history.past, history.future));
+}
+
+/** Steps of a board from before the page was opened, where they belong to the board as it stands. */
+export async function recallSteps(id: string): Promise<void> {
+  const kept = await db.steps.get(id);
+  const present = standing(id);
+  if (!kept || !present || kept.at !== present.updatedAt || entryOf(useShed.getState().histories, id)) return;
+  try {
+    const history = { ...noHistory<BoardRecord>(), ...stepsUnpacked(present, kept) };
+    useShed.setState(({ histories }) => ({ histories: { ...histories, [id]: history } }));
+  } catch {
+    // Spoilt steps are worth nothing: the board is whole without them.
+  }
 }
 
 /** Sets a record that came from elsewhere, as a step of its own, which can be undone: nothing is lost on either side. */
@@ -243,6 +266,7 @@ export function throwAway(id: string): void {
     forgetOnDisk(id);
     await dropPhotosOf(id);
     await forgetChecked(id);
+    await db.steps.delete(id);
     tellTabs({ kind: 'boardGone', id });
   });
 }

@@ -17,9 +17,9 @@ const isPlain = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
- * What makes one board of another, exactly: applied to `from` it gives `to` to the last digit. Lists are replaced whole.
+ * What makes one board, or one record, of another, exactly: applied to `from` it gives `to` to the last digit. Lists are replaced whole.
  */
-export function replacedBetween(from: Board, to: Board): Replaced[] {
+export function replacedBetween<T extends object>(from: T, to: T): Replaced[] {
   const out: Replaced[] = [];
   const walk = (a: unknown, b: unknown, path: readonly string[]): void => {
     if (Object.is(a, b)) return;
@@ -32,7 +32,7 @@ export function replacedBetween(from: Board, to: Board): Replaced[] {
 }
 
 /** A board with parts of it replaced; what is replaced by nothing is left out. */
-export function withReplaced(board: Board, replaced: readonly Replaced[]): Board {
+export function withReplaced<T extends object>(board: T, replaced: readonly Replaced[]): T {
   const put = (value: unknown, [key, ...rest]: readonly string[], to: unknown): unknown => {
     if (key === undefined) return to;
     const object = isPlain(value) ? value : {};
@@ -41,7 +41,7 @@ export function withReplaced(board: Board, replaced: readonly Replaced[]): Board
     const { [key]: _gone, ...without } = object;
     return without;
   };
-  return replaced.reduce<unknown>((now, { path, to }) => put(now, path, to), board) as Board;
+  return replaced.reduce<unknown>((now, { path, to }) => put(now, path, to), board) as T;
 }
 
 /** One change as a person counts them: one rail set harder is one, however many stations it has. */

@@ -72,6 +72,7 @@ export {
   withParent,
   workingDiffers,
 } from './versions.ts';
+export { type KeptSteps, stepsPacked, stepsUnpacked } from './steps.ts';
 export { recordJsonSchemas, writeRiderSheet } from './riderSheet.ts';
 export { madeFor, type MadeFor } from './riderHistory.ts';
 export {

@@ -2,7 +2,7 @@ import { Button, Result } from 'antd';
 import { lazy, memo, Suspense, useCallback, useEffect, useLayoutEffect } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { TopBar } from '../../parts/TopBar.tsx';
-import { entryOf, putBack, useShed } from '../../store/shed.ts';
+import { entryOf, putBack, recallSteps, useShed } from '../../store/shed.ts';
 import { BayBar } from './BayBar.tsx';
 import { bayKey } from './bayKeys.ts';
 import { BayNotes } from './notes/BayNotes.tsx';
@@ -77,6 +77,10 @@ export function Bay() {
     if (board) openSession(id, board);
   }, [id, board]);
   useEffect(() => closeSession, []);
+  useEffect(() => {
+    // Without them the board is whole all the same.
+    void recallSteps(id).catch(() => undefined);
+  }, [id]);
   useEffect(() => hold(undefined), [step]);
 
   const curve = step && curveOf(step);
