@@ -10,7 +10,7 @@ function Broken(): never {
 }
 
 describe('a screen that fails to draw', () => {
-  it('says what happened, what is safe and what to do, in the place of a blank page', () => {
+  it('says what happened, what is safe and what to do, in the place of a blank page', async () => {
     // React reports what it caught: not wanted in the output of a test that means it.
     const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
     render(
@@ -28,7 +28,7 @@ describe('a screen that fails to draw', () => {
     expect(screen.getByText(/no such board.*kept as they were/)).toBeTruthy();
     // Without leaving the page: there may be no server to bring it back.
     fireEvent.click(screen.getByRole('button', { name: 'Back to the rack' }));
-    expect(screen.getByText('the rack')).toBeTruthy();
+    expect(await screen.findByText('the rack')).toBeTruthy();
   });
 
   it('is not in the way of one that does not', () => {

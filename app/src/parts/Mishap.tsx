@@ -1,6 +1,6 @@
 import { Button, Result } from 'antd';
-import { Component, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { Component, type ReactNode, useEffect, useRef } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 
 interface MishapProps {
   children: ReactNode;
@@ -14,10 +14,12 @@ export class Mishap extends Component<MishapProps, { said: string | undefined }>
     return { said: error instanceof Error ? error.message : String(error) };
   }
 
+  private readonly goOn = () => this.setState({ said: undefined });
+
   override render(): ReactNode {
     const { said } = this.state;
     if (said === undefined) return this.props.children;
-    return <Said said={said} on={() => this.setState({ said: undefined })} />;
+    return <Said said={said} on={this.goOn} />;
   }
 }
 
@@ -26,6 +28,12 @@ const NOT_COME = /dynamically imported module|Importing a module script failed|F
 
 function Said({ said, on }: { said: string; on: () => void }) {
   const navigate = useNavigate();
+  const { key } = useLocation();
+  const failedAt = useRef(key);
+  // Gone elsewhere, what is there is drawn.
+  useEffect(() => {
+    if (key !== failedAt.current) on();
+  }, [key, on]);
   const why = NOT_COME.test(said)
     ? 'That part of the app is not in this browser yet, and the server does not answer.'
     : `It said: ${said}.`;
@@ -36,14 +44,7 @@ function Said({ said, on }: { said: string; on: () => void }) {
       subTitle={`${why} Boards, riders and prices are kept as they were when you last saw “Saved”.`}
       extra={[
         // Within the page: it must not be left while there is no server to bring it back.
-        <Button
-          key="rack"
-          type="primary"
-          onClick={() => {
-            void navigate('/');
-            on();
-          }}
-        >
+        <Button key="rack" type="primary" onClick={() => void navigate('/')}>
           Back to the rack
         </Button>,
         <Button key="again" onClick={() => window.location.reload()}>

@@ -36,6 +36,7 @@ describe('the palette', () => {
       'Line',
       'Shelf',
       'Settings',
+      'Back-up',
       'Night light',
     ]);
     expect(actionsAt('/bay/one/rails', go).filter(({ group }) => group === 'Steps')).toHaveLength(STEPS.length);
