@@ -10,7 +10,8 @@ export function keepOffline(): void {
     onNeedRefresh: () => useShed.setState({ update: () => void whenSaved().then(() => take(true)) }),
     onOfflineReady: () => useShed.setState({ offline: true }),
     onRegisteredSW: (_, registration) => {
-      if (registration?.active) useShed.setState({ offline: true });
+      // Another page of this browser may have begun to keep it.
+      void navigator.serviceWorker.ready.then(() => useShed.setState({ offline: true }));
       if (registration) setInterval(() => void registration.update().catch(() => undefined), LOOK_ms);
     },
   });
