@@ -76,7 +76,9 @@ export function RailsBench() {
         <span className="quiet long">deck : bottom</span>
         <span className="right">
           <TakePart />
-          <Link to={`/bring/rail?board=${record.id}&at_mm=${Math.round(hook_mm)}`}>From a gauge or a template</Link>
+          <Link className="gauge-link" to={`/bring/rail?board=${record.id}&at_mm=${Math.round(hook_mm)}`}>
+            From a gauge or a template
+          </Link>
         </span>
       </div>
       <table className="marks">
