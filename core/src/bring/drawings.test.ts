@@ -216,6 +216,50 @@ describe('a drawing by another hand', () => {
     expect(set.points[1]).toEqual({ x: expect.closeTo(100, 9), y: expect.closeTo(54, 9) });
   });
 
+  it('is read past tables that are written wrong: they say nothing of its lines', () => {
+    const tables = [
+      '0',
+      'SECTION',
+      '2',
+      'TABLES',
+      '0',
+      'TABLE',
+      '2',
+      'VPORT',
+      '0',
+      'VPORT',
+      '0',
+      'STRANGE',
+      '0',
+      'ENDSEC',
+    ];
+    const line = dxf([
+      [0, 'LINE'],
+      [10, 0],
+      [20, 0],
+      [11, 30],
+      [21, 40],
+      [0, 'LWPOLYLINE'],
+      // More points are promised than there are.
+      [90, 999999],
+      [10, 0],
+      [20, 0],
+      [10, 5],
+      [20, 5],
+    ]);
+    const read = readDrawing(`${tables.join('\n')}\n${line}`);
+    expect(read.ok && read.strokes.map(({ points }) => points)).toEqual([
+      [
+        { x: 0, y: 0 },
+        { x: 30, y: 40 },
+      ],
+      [
+        { x: 0, y: 0 },
+        { x: 5, y: 5 },
+      ],
+    ]);
+  });
+
   it('has paths as long as another library finds them', () => {
     const d = 'M10 80C40 10 65 10 95 80S150 150 180 80Q220 0 260 80T340 80A45 45 0 0 1 380 20l30 10z';
     const { strokes } = strokesOf(svg(`<path d="${d}"/>`));
@@ -281,6 +325,27 @@ describe('what is no drawing', () => {
       /none|cannot be read/,
     ],
     ['too many lines', svg('<line x2="9"/>'.repeat(20_002)), /more than 20000/],
+    [
+      'a polyline whose points never end',
+      dxf([
+        [0, 'POLYLINE'],
+        [0, 'VERTEX'],
+        [10, 1],
+        [20, 1],
+        [0, 'LINE'],
+      ]),
+      /polyline without an end/,
+    ],
+    [
+      'a line that is no group code',
+      dxf([
+        [0, 'LINE'],
+        [1755, 40],
+      ]),
+      /no group code/,
+    ],
+    ['a DXF cut off', dxf([[0, 'LINE']]).slice(0, -12), /cut off/],
+    ['a curve of too many curves', svg(`<path d="M0 0${'C1 1 2 2 3 3'.repeat(9000)}"/>`), /more than 20000/],
     ['groups without end', svg(`${'<g>'.repeat(200)}<line x2="9"/>${'</g>'.repeat(200)}`), /too deep/],
   ])('%s is refused', (_what, text, reason) => {
     expect(refusal(text)).toMatch(reason);

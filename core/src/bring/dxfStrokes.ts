@@ -10,9 +10,10 @@ import DxfParser, {
   type IPolylineEntity,
   type ISplineEntity,
 } from 'dxf-parser';
+import { dxfGroups } from './dxfGroups.ts';
 import type { DrawingRead } from './drawingRead.ts';
 import { arcPoints, bulgePoints, splinePoints } from './flatten.ts';
-import { MOST_STROKES } from './limits.ts';
+import { MOST_STROKES, TOO_MANY_LINES } from './limits.ts';
 import type { Point, Stroke } from './plane.ts';
 
 /** $INSUNITS, mm a unit. DXF Reference, header variables. */
@@ -33,9 +34,11 @@ type To = (point: Point) => Point;
 
 /** The lines of a DXF: lines, polylines with their bulges, arcs, circles, ellipses, splines, and blocks set in. Texts and the rest are left. */
 export function dxfStrokes(text: string): DrawingRead {
+  const groups = dxfGroups(text);
+  if (!groups.ok) return groups;
   let parsed;
   try {
-    parsed = new DxfParser().parseSync(text);
+    parsed = new DxfParser().parseSync(groups.text);
   } catch {
     return { ok: false, reason: 'The DXF cannot be read: it was written wrong, or cut off.' };
   }
@@ -57,8 +60,7 @@ function entitiesInto(
   deep: number,
 ): string | undefined {
   for (const entity of entities) {
-    if (strokes.length > MOST_STROKES)
-      return `The drawing has more than ${MOST_STROKES} lines: save the board’s own alone.`;
+    if (strokes.length > MOST_STROKES) return TOO_MANY_LINES;
     if (entity.type === 'INSERT') {
       const told = insertInto(strokes, entity as IInsertEntity, blocks, to, deep);
       if (told !== undefined) return told;

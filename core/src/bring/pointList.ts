@@ -1,3 +1,4 @@
+import { saidBack } from '../units/oneLine.ts';
 import type { Point } from './plane.ts';
 
 export type PointsRead = { ok: true; points: Point[] } | { ok: false; reason: string };
@@ -19,7 +20,7 @@ export function readPoints(text: string): PointsRead {
     const parts = partsOf(line.trim());
     const [x, y] = parts.map(Number);
     if (parts.length !== 2 || !Number.isFinite(x) || !Number.isFinite(y)) {
-      return { ok: false, reason: `Line ${at + 1}, “${line.trim().slice(0, 40)}”, is not two numbers.` };
+      return { ok: false, reason: `Line ${at + 1}, ${saidBack(line)}, is not two numbers.` };
     }
     points.push({ x, y });
     if (points.length > MOST_POINTS) return { ok: false, reason: `More than ${MOST_POINTS} points are no rail.` };

@@ -2,7 +2,7 @@ import { DOMParser } from '@xmldom/xmldom';
 import svgpath from 'svgpath';
 import type { DrawingRead } from './drawingRead.ts';
 import { cubicPoints } from './flatten.ts';
-import { MOST_POINTS, MOST_STROKES } from './limits.ts';
+import { MOST_POINTS, MOST_STROKES, TOO_MANY_LINES } from './limits.ts';
 import type { Point, Stroke } from './plane.ts';
 
 /** Absolute lengths of CSS, mm (CSS Values and Units 3, 6.2); a bare number is a pixel. */
@@ -18,6 +18,20 @@ const CSS_mm: Readonly<Record<string, number>> = {
 /** Drawn nowhere by themselves. */
 const NOT_DRAWN = new Set(['defs', 'clippath', 'mask', 'symbol', 'pattern', 'marker', 'metadata', 'style', 'script']);
 const DEEPEST = 64;
+/** Two tags a stroke, and as many again about them. */
+const MOST_TAGS = 4 * MOST_STROKES;
+/** Of one path. */
+const MOST_LETTERS = 2_000_000;
+
+/** Is a letter in a text more often than so? */
+function isMoreThan(most: number, letter: string, text: string): boolean {
+  let at = -1;
+  for (let count = 0; count <= most; count++) {
+    at = text.indexOf(letter, at + 1);
+    if (at < 0) return false;
+  }
+  return true;
+}
 
 interface Node {
   nodeName: string;
@@ -32,6 +46,8 @@ interface Node {
 export function svgStrokes(text: string): DrawingRead {
   if (/<!ENTITY/i.test(text))
     return { ok: false, reason: 'The SVG defines entities of its own: save it without them.' };
+  // Looked at before the whole is taken apart: what would fill the memory is refused here.
+  if (isMoreThan(MOST_TAGS, '<', text)) return { ok: false, reason: TOO_MANY_LINES };
   let root: Node | undefined;
   let wrong = false;
   try {
@@ -149,6 +165,7 @@ function pathInto(
   layer: string | undefined,
   state: { points: number },
 ): string | undefined {
+  if (d.length > MOST_LETTERS) return TOO_MANY_LINES;
   let path = svgpath(d).abs().unshort().unarc();
   for (const transform of transforms.toReversed()) path = path.transform(transform);
   let points: Point[] = [];
@@ -164,6 +181,8 @@ function pathInto(
   // y runs down in a picture, up on the bench.
   const to = (x: number, y: number): Point => ({ x, y: -y });
   path.iterate((segment) => {
+    // Curves become many points each: no more are made than are taken.
+    if (state.points + points.length > MOST_POINTS) return;
     switch (segment[0]) {
       case 'M':
         end(false);
@@ -205,8 +224,8 @@ function pathInto(
     }
   });
   end(false);
-  if (strokes.length > MOST_STROKES || state.points > MOST_POINTS) {
-    return `The drawing has more than ${MOST_STROKES} lines: save the board’s own alone.`;
+  if (strokes.length > MOST_STROKES || state.points >= MOST_POINTS) {
+    return TOO_MANY_LINES;
   }
   return undefined;
 }

@@ -19,6 +19,7 @@ import { boardFrom } from '../shape/issues.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { type LengthStyle, lengthWords } from '../units/format.ts';
 import { INCH_mm, parseLength } from '../units/length.ts';
+import { saidBack } from '../units/oneLine.ts';
 import type { Parsed } from '../units/parsed.ts';
 
 /** The columns of a station table, in order. Lengths in mm, a point as the decimal mark. */
@@ -139,7 +140,7 @@ function rowsOf(csv: string): { ok: true; rows: ReadRow[] } | { ok: false; reaso
       });
       if (column.key === 'from') {
         const from = FROM[text.toLowerCase()];
-        if (!from) return wrong(`“${text}” is none of nose, tail, centre and wide.`);
+        if (!from) return wrong(`${saidBack(text)} is none of nose, tail, centre and wide.`);
         row.from = from;
         continue;
       }

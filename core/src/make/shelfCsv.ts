@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { asWords, fromWords } from '../units/oneLine.ts';
+import { asWords, fromWords, saidBack } from '../units/oneLine.ts';
 import { type Blank, blankSchema } from './blank.ts';
 
 /** The columns of a shelf, in order. Lengths in mm, a point as the decimal mark. */
@@ -31,6 +31,9 @@ function isNumber(cell: string | undefined, mayBeEmpty: boolean): boolean {
 /** A shelf read from CSV: every row a blank, or the first row that is none with the reason and nothing taken. Never throws. */
 export function shelfFromCsv(csv: string): ShelfRead {
   if (csv.length > MOST_TEXT) return { ok: false, reason: 'it is far too long for a shelf of blanks' };
+  const [named = []] = Papa.parse<string[]>(csv.trim(), { preview: 1 }).data;
+  const twice = named.find((name, k) => named.indexOf(name) !== k);
+  if (twice !== undefined) return { ok: false, reason: `two columns are named ${saidBack(twice)}` };
   const parsed = Papa.parse<Record<string, string>>(csv.trim(), { header: true, skipEmptyLines: true });
   if (parsed.data.length === 0) return { ok: false, reason: 'there are no rows in it' };
   const shelf: Blank[] = [];
@@ -38,7 +41,10 @@ export function shelfFromCsv(csv: string): ShelfRead {
     const wrong = COLUMNS.find((column) => !TEXT.includes(column) && !isNumber(row[column], column === 'price'));
     if (wrong) {
       const text = (row[wrong] ?? '').trim();
-      return { ok: false, reason: `row ${i + 2}, ${wrong}: ${text === '' ? 'is empty' : `“${text}” is no number`}` };
+      return {
+        ok: false,
+        reason: `row ${i + 2}, ${wrong}: ${text === '' ? 'is empty' : `${saidBack(text)} is no number`}`,
+      };
     }
     const raw = Object.fromEntries(
       COLUMNS.flatMap((column): [string, unknown][] => {

@@ -2,6 +2,7 @@ import { railRatio } from '../rails/rails.ts';
 import type { Shape } from '../shape/shape.ts';
 import { formatLength, type LengthStyle, writeLength } from '../units/format.ts';
 import { type BareUnit, INCH_mm, parseLength } from '../units/length.ts';
+import { saidBack } from '../units/oneLine.ts';
 import { placeWords, type StationPlace, type StationRow, stationTable } from './stationTable.ts';
 
 /** A column of the station table: its name over it, what it is, and what is written in it. */
@@ -44,6 +45,8 @@ export const STATION_COLUMNS: readonly StationColumn[] = [
 
 /** More stations than this are typed by mistake. */
 const MOST_STATIONS = 40;
+/** And in no more letters. */
+const MOST_TYPED = 2000;
 
 export type StationList = { ok: true; places: StationPlace[] } | { ok: false; words: string };
 
@@ -52,6 +55,7 @@ export type StationList = { ok: true; places: StationPlace[] } | { ok: false; wo
  * Distances as people write them, apart by commas, semicolons or spaces after a unit; in any order, each once.
  */
 export function stationsFrom(text: string, bare: BareUnit): StationList {
+  if (text.length > MOST_TYPED) return { ok: false, words: `That is more than ${MOST_STATIONS} stations.` };
   const parts = text
     .split(/[,;\n]+/)
     .map((part) => part.trim())
@@ -61,7 +65,7 @@ export function stationsFrom(text: string, bare: BareUnit): StationList {
   for (const part of parts) {
     const read = parseLength(part, bare);
     if (!read.ok) return { ok: false, words: read.reason };
-    if (!(read.value > 0)) return { ok: false, words: `A station lies inside the board: ${part} does not.` };
+    if (!(read.value > 0)) return { ok: false, words: `A station lies inside the board: ${saidBack(part)} does not.` };
     if (!distances.some((known) => Math.abs(known - read.value) < 1e-6)) distances.push(read.value);
   }
   const inward = distances.toSorted((a, b) => a - b);

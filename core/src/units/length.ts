@@ -1,3 +1,4 @@
+import { saidBack } from './oneLine.ts';
 import { type Parsed, parsedAs, refused } from './parsed.ts';
 
 /** Exactly, by definition: NIST SP 811 (2008), appendix B.8, "inch (in) to metre (m) 2.54 E-02". */
@@ -54,6 +55,9 @@ const FEET_INCHES = new RegExp(
 );
 const ONE_UNIT = new RegExp(String.raw`^(${AMOUNT})\s*("|in|inch|inches|mm|cm|m)?$`);
 
+/** Nobody writes a length in more letters. */
+const MOST_TYPED = 100;
+
 /** The value of "19 7/8", "7/8" or "19.875"; undefined for a fraction over zero. */
 function amount(text: string): number | undefined {
   const mixed = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/.exec(text.trim());
@@ -70,6 +74,7 @@ function amount(text: string): number | undefined {
  * Inches after feet must be below 12 and no part of a board is longer than 20 m: more is refused, with the reason.
  */
 export function parseLength(text: string, bare: BareUnit = 'in'): Parsed {
+  if (text.length > MOST_TYPED) return refused('notALength', `${saidBack(text)} is far too long for a length.`);
   const whole = plain(text);
   if (whole === '') return refused('empty', 'Write a length, such as 19 7/8 or 505mm.');
   const sign = whole.startsWith('-') ? -1 : 1;
@@ -79,12 +84,13 @@ export function parseLength(text: string, bare: BareUnit = 'in'): Parsed {
   if (feet) {
     const inches = feet[2] === undefined ? 0 : amount(feet[2]);
     if (inches === undefined) return refused('zeroUnder', 'A fraction cannot have zero below the line.');
-    if (inches >= 12) return refused('inchesOverTwelve', `After feet the inches stay below 12; ${feet[2]} is more.`);
+    if (inches >= 12)
+      return refused('inchesOverTwelve', `After feet the inches stay below 12; ${saidBack(feet[2])} is more.`);
     return bounded(sign * (Number(feet[1]) * FOOT_mm + inches * INCH_mm));
   }
 
   const single = ONE_UNIT.exec(body);
-  if (!single) return refused('notALength', `“${text.trim()}” is not a length. Try 5'11, 19 7/8, 2.375 or 505mm.`);
+  if (!single) return refused('notALength', `${saidBack(text)} is not a length. Try 5'11, 19 7/8, 2.375 or 505mm.`);
   const value = amount(single[1]);
   if (value === undefined) return refused('zeroUnder', 'A fraction cannot have zero below the line.');
   return bounded(sign * value * UNIT_mm[single[2] ?? bare]);
