@@ -3,7 +3,7 @@ import { damagedBytes, damagedText, damagedValue, drawn, type Even } from './dam
 import { byteReaders, type Reader, textReaders, valueReaders } from './readers.ts';
 
 /** What is wrong with what a reader made of an input. */
-export interface Fault {
+interface Fault {
   reader: string;
   input: string | Uint8Array | unknown;
   why: string;

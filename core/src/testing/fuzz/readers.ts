@@ -34,7 +34,7 @@ import { parseLength } from '../../units/length.ts';
 import { parseMass } from '../../units/mass.ts';
 
 /** What a reader made of an input: the words it refused it with, or said beside what it took. */
-export type Said = readonly string[];
+type Said = readonly string[];
 
 export interface Reader<T> {
   name: string;
