@@ -1,5 +1,5 @@
 import { Button, ConfigProvider, Result, Spin } from 'antd';
-import { lazy, Suspense, useLayoutEffect } from 'react';
+import { lazy, Suspense, useLayoutEffect, useState } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { BackupRhythm } from './parts/BackupRhythm.tsx';
 import { Mishap } from './parts/Mishap.tsx';
@@ -8,6 +8,7 @@ import { Rack } from './screens/rack/Rack.tsx';
 import { useShed } from './store/shed.ts';
 import { UpdateBar } from './parts/UpdateBar.tsx';
 import { antdTheme } from './theme/antd.ts';
+import { styleNonce } from './trust.ts';
 
 /** The rack comes first; the rest when it is gone to. */
 const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) => ({ default: screen })));
@@ -43,12 +44,13 @@ export function App() {
   const status = useShed((shed) => shed.status);
   const failure = useShed((shed) => shed.failure);
   const light = useShed((shed) => shed.settings.light);
+  const [nonce] = useState(styleNonce);
   // Before any canvas is painted in the colours of the light.
   useLayoutEffect(() => {
     document.documentElement.dataset.light = light;
   }, [light]);
   return (
-    <ConfigProvider theme={antdTheme(light)} wave={{ disabled: true }}>
+    <ConfigProvider theme={antdTheme(light)} wave={{ disabled: true }} csp={nonce === undefined ? {} : { nonce }}>
       {status === 'loading' && <Opening />}
       {status === 'failed' && (
         <Result

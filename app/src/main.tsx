@@ -7,7 +7,9 @@ import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
 import { keepOffline } from './offline.ts';
 import { loadShed } from './store/shed.ts';
+import { trustOwnFiles } from './trust.ts';
 
+trustOwnFiles();
 void loadShed();
 keepOffline();
 const root = document.getElementById('root');

@@ -9,7 +9,10 @@ let dist: string;
 beforeAll(() => {
   dist = mkdtempSync(join(tmpdir(), 'jt-dist-'));
   mkdirSync(join(dist, 'assets'));
-  writeFileSync(join(dist, 'index.html'), '<!doctype html><title>June Tide</title>');
+  writeFileSync(
+    join(dist, 'index.html'),
+    '<!doctype html><meta property="csp-nonce" nonce="__NONCE__"><title>June Tide</title>',
+  );
   writeFileSync(join(dist, 'assets', 'a.js'), 'export {}');
 });
 
@@ -59,6 +62,28 @@ describe('the server', () => {
     const asset = await request(makeServer(dist)).get('/assets/a.js').expect(200);
     expect(asset.headers['cache-control']).toContain('immutable');
     await request(makeServer(dist)).get('/assets/..%2f..%2fetc%2fpasswd').expect(403);
+  });
+
+  it('marks the page and its policy alike, anew for each answer, and trusts nothing unmarked', async () => {
+    const marks: string[] = [];
+    for (const path of ['/', '/index.html', '/bay/x/outline']) {
+      const { headers, text } = await request(makeServer(dist)).get(path).expect(200);
+      const policy = String(headers['content-security-policy']);
+      const [, mark] = /nonce="([\w+/]{24})"/.exec(text) ?? [];
+      expect(policy).toContain(`style-src 'self' 'nonce-${mark}'`);
+      expect(policy).toContain("require-trusted-types-for 'script'");
+      expect(policy).not.toContain('unsafe');
+      marks.push(mark);
+    }
+    expect(new Set(marks).size).toBe(3);
+    const asset = await request(makeServer(dist)).get('/assets/a.js');
+    expect(String(asset.headers['content-security-policy'])).toMatch(/style-src 'self'$/);
+  });
+
+  it('says that there is nothing where the app was not built', async () => {
+    const none = mkdtempSync(join(tmpdir(), 'jt-none-'));
+    const { text } = await request(makeServer(none)).get('/').expect(404);
+    expect(text).toBe('There is nothing at this address.');
   });
 
   it('allows scripts from itself alone, no inline ones, no frames, and hides what it is', async () => {

@@ -1,15 +1,24 @@
+import { randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import express, { type ErrorRequestHandler, type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 
 /**
- * Everything the page may load comes from here. Ant Design writes its styles into the page, hence unsafe-inline for
- * styles alone; scripts are files of ours only.
+ * Everything the page may load comes from here. Styles the page writes into itself bear its mark; no text is made into a program or into
+ * elements (Trusted Types), where the browser knows them.
  */
+const policyOf = (nonce: string | undefined): string =>
+  [
+    ...POLICY,
+    `style-src 'self'${nonce === undefined ? '' : ` 'nonce-${nonce}'`}`,
+    ...(nonce === undefined ? [] : TRUSTED),
+  ].join('; ');
+/** For the page alone: what works without a network is brought in by a library that knows nothing of it. */
+const TRUSTED = ["require-trusted-types-for 'script'", 'trusted-types default'];
 const POLICY = [
   "default-src 'self'",
   "script-src 'self'",
-  "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",
   "font-src 'self' data:",
   "worker-src 'self' blob:",
@@ -20,7 +29,9 @@ const POLICY = [
   "base-uri 'none'",
   "form-action 'self'",
   "frame-ancestors 'none'",
-].join('; ');
+];
+/** Stands in the page where its mark goes. */
+const NONCE = /__NONCE__/g;
 
 /** Names by which this machine is asked for; a page of another name that leads here is not served. */
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]'];
@@ -50,7 +61,7 @@ export function makeServer(dist: string, names: readonly string[] = []): Express
   });
   server.use((_request, response, next) => {
     response.set({
-      'Content-Security-Policy': POLICY,
+      'Content-Security-Policy': policyOf(undefined),
       'X-Content-Type-Options': 'nosniff',
       'Referrer-Policy': 'no-referrer',
       'Cross-Origin-Opener-Policy': 'same-origin',
@@ -65,6 +76,18 @@ export function makeServer(dist: string, names: readonly string[] = []): Express
     response.status(404).json({ error: 'There is nothing at this address.' });
   });
   server.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  /** The page, its mark in it and in its policy. */
+  const page: RequestHandler = (_request, response, next) => {
+    readFile(join(dist, 'index.html'), 'utf8').then(
+      (html) => {
+        const nonce = randomBytes(18).toString('base64');
+        response.set({ 'Content-Security-Policy': policyOf(nonce), 'Cache-Control': 'no-cache' });
+        response.type('html').send(html.replace(NONCE, nonce));
+      },
+      () => next({ status: 404 }),
+    );
+  };
+  server.get('/index.html', page);
   // The app that is kept in the browser is asked for anew each time: a newer one must be seen.
   server.use(
     express.static(dist, {
@@ -75,9 +98,7 @@ export function makeServer(dist: string, names: readonly string[] = []): Express
     }),
   );
   // No screen's address has a dot: what has one is a file that is not there.
-  server.get(/^\/(?!assets\/|api\/)[^.]*$/, (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));
-  });
+  server.get(/^\/(?!assets\/|api\/)[^.]*$/, page);
   server.use((_request, response) => {
     response.status(404).type('text/plain').send('There is nothing at this address.');
   });

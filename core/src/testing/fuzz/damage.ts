@@ -131,9 +131,11 @@ export function damagedValue(value: unknown, even: Even): unknown {
         if (Array.isArray(was) && was.length > 0)
           was.push(...Array.from({ length: 1 + below(60, even) }, () => was[0]));
         break;
-      case 5:
-        holder[key] = structuredClone(drawn(places, even)[0][drawn(places, even)[1]]);
+      case 5: {
+        const [from, name] = drawn(places, even);
+        holder[key] = structuredClone(from[name]);
         break;
+      }
       default:
         holder[key] = structuredClone(drawn(VALUES, even));
     }
