@@ -93,6 +93,24 @@ test('what cannot be read is shown with the reason, saved as a file, mended and 
   await list.getByRole('button', { name: 'Put it aside' }).click();
   await expect(page.getByText('Everything in the store can be read.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Things put aside' }).getByRole('listitem')).toHaveCount(2);
+  // What went wrong in the app is kept without anybody's names, handed on by hand, and forgotten when told.
+  await expect(page.getByText('Nothing that was noticed.')).toBeVisible();
+  await page.evaluate(() => {
+    window.dispatchEvent(new ErrorEvent('error', { error: new RangeError('Slack Water of Maren cannot be drawn') }));
+  });
+  const wrong = page.getByRole('list', { name: 'What went wrong' });
+  await expect(wrong.getByRole('listitem')).toHaveText(/RangeError: … of … cannot be drawn.*on \/keeping/);
+  await page.reload();
+  const report = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).last().click();
+  const handedOn = readFileSync(await (await report).path(), 'utf8');
+  expect(JSON.parse(handedOn)).toMatchObject({
+    format: 'june-tide-mishaps',
+    mishaps: [{ screen: '/keeping', times: 1 }],
+  });
+  expect(handedOn).not.toMatch(/Slack|Maren/);
+  await page.getByRole('button', { name: 'Forget them' }).click();
+  await expect(page.getByText('Nothing that was noticed.')).toBeVisible();
   await page.goto('/bay/skarn-kettle-7/outline');
   await expect(width(page)).toBeVisible();
   await page.goto('/bay/newer/outline');

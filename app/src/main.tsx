@@ -6,9 +6,10 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
 import { keepOffline } from './offline.ts';
-import { loadShed } from './store/shed.ts';
+import { loadShed, noteUncaught } from './store/shed.ts';
 import { trustOwnFiles } from './trust.ts';
 
+noteUncaught();
 trustOwnFiles();
 void loadShed();
 keepOffline();

@@ -1,6 +1,7 @@
 import { Button, Result } from 'antd';
 import { Component, type ReactNode, useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { noteMishap } from '../store/shed.ts';
 
 interface MishapProps {
   children: ReactNode;
@@ -12,6 +13,10 @@ export class Mishap extends Component<MishapProps, { said: string | undefined }>
 
   static getDerivedStateFromError(error: unknown): { said: string } {
     return { said: error instanceof Error ? error.message : String(error) };
+  }
+
+  override componentDidCatch(error: unknown): void {
+    noteMishap(error);
   }
 
   private readonly goOn = () => this.setState({ said: undefined });

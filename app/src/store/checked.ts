@@ -7,7 +7,7 @@ import { measuresFor } from './derived.ts';
 declare const __CORE__: string | undefined;
 
 /** Names the core that reads and measures: a hash of its source, put in when the app is built. */
-const BY = typeof __CORE__ === 'string' ? __CORE__ : 'unbuilt';
+export const BY = typeof __CORE__ === 'string' ? __CORE__ : 'unbuilt';
 
 let known = new Map<string, Checked>();
 

@@ -9,6 +9,7 @@ export * from './shelf.ts';
 export * from './versions.ts';
 export * from './spoilt.ts';
 export * from './backup.ts';
+export * from './mishaps.ts';
 export * from './room.ts';
 export { type EditResult, entryOf, type ShedState, type SpoiltRow, useShed } from './shedState.ts';
 export { loadShed } from './opening.ts';

@@ -1,3 +1,4 @@
+import { workerTrouble } from './trouble.ts';
 import type { BringAnswer, BringKind, BringRequest, BringWork } from './bringMessages.ts';
 
 /** A piece of work under way, that can be given up. */
@@ -38,6 +39,7 @@ export function bring<K extends BringKind>(
       reject(new Stopped());
     };
     const failed = (why: string) => {
+      workerTrouble(why);
       end();
       reject(new Error(why));
     };
@@ -52,7 +54,10 @@ export function bring<K extends BringKind>(
       end();
       // The worker answers a request with the answer of its kind.
       if (data.say === 'done') resolve(data.answer as BringWork[K]['answer']);
-      else reject(new Error(data.words));
+      else {
+        workerTrouble(data.words);
+        reject(new Error(data.words));
+      }
     });
     own.addEventListener('error', (event) => failed(event.message || 'the worker stopped'));
     own.addEventListener('messageerror', () => failed('what the worker said could not be read'));

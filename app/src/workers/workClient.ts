@@ -1,3 +1,4 @@
+import { workerTrouble } from './trouble.ts';
 import type { WorkAnswer, WorkKind, WorkRequest, Work } from './workMessages.ts';
 
 interface Waiting {
@@ -46,7 +47,10 @@ export class WorkClient {
       if (!found) return;
       // The worker answers a request with the answer of its kind: the revision says which that was.
       if (data.ok) found.resolve(data.answer as never);
-      else found.reject(new Error(data.words));
+      else {
+        workerTrouble(data.words);
+        found.reject(new Error(data.words));
+      }
     });
     worker.addEventListener('error', (event) => this.beginAgain(event.message || 'the worker stopped'));
     worker.addEventListener('messageerror', () => this.beginAgain('what the worker said could not be read'));
@@ -64,6 +68,7 @@ export class WorkClient {
   }
 
   private beginAgain(why: string): void {
+    workerTrouble(why);
     this.worker?.terminate();
     this.worker = undefined;
     for (const [revision, entry] of this.waiting) {

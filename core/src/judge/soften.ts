@@ -6,8 +6,9 @@ import type { Kind } from '../rider/kinds.ts';
 import { litresFor } from '../rider/litres.ts';
 import { type Rider, USUAL_WAVES } from '../rider/rider.ts';
 import { volume_L } from '../measure/volume.ts';
+import { boardIssues } from '../shape/issues.ts';
 import { shapeOf } from '../shape/shape.ts';
-import { lever } from './levers.ts';
+import { pushedFar } from './complaints.ts';
 
 /** Who a board for ordinary riders is for where nobody is named: our own choice. */
 const ORDINARY: Rider = {
@@ -51,9 +52,8 @@ export interface Softened {
  * @param rider whoever it is for; somebody of 75 kg who rides along the face where nobody is named.
  */
 export function softenedFor(board: Board, kind: Kind, rider: Rider = ORDINARY): Softened {
-  const { move } = lever('soften');
-  // The step is half of the way.
-  const lines = move(board, 2);
+  // The step is half of the way; a block that is narrow already goes less far, or not at all.
+  const lines = pushedFar(board, 'soften', 1, 2).board;
   const { low_L, target_L, sentence } = litresFor(rider, kind);
   const filled = volume_L(shapeOf(lines)) < low_L ? filledTo(lines, target_L) : undefined;
   const to = filled ?? lines;
@@ -76,6 +76,7 @@ function filledTo(lines: Board, target_L: number): Board | undefined {
     if (!made.ok) return undefined;
     const { outline } = made.board;
     board = { ...made.board, outline: { ...outline, tail: { ...outline.tail, block_mm } } };
+    if (boardIssues(board).length > 0) return undefined;
     aim_L += target_L - volume_L(shapeOf(board));
   }
   return board;

@@ -89,3 +89,4 @@ export {
   settingsSchema,
   USUAL_SETTINGS,
 } from './settings.ts';
+export { type Mishap, mishapOf, mishapsFile, mishapsFrom, withMishap } from './mishap.ts';

@@ -1,5 +1,6 @@
 import { TopBar } from '../../parts/TopBar.tsx';
 import { BackUp } from './BackUp.tsx';
+import { Mishaps } from './Mishaps.tsx';
 import { PutAsideRows, SpoiltRows } from './SpoiltRows.tsx';
 import { Restore } from './Restore.tsx';
 import { StoreRoom } from './StoreRoom.tsx';
@@ -23,6 +24,8 @@ export function Keeping() {
           <h1>What cannot be read</h1>
           <SpoiltRows />
           <PutAsideRows />
+          <h2>What went wrong</h2>
+          <Mishaps />
         </section>
       </main>
     </div>
