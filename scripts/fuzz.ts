@@ -13,7 +13,7 @@ import { shapeOf } from '../core/src/shape/shape.ts';
 import { meshOf } from '../core/src/solid/mesh.ts';
 import { anyBoard } from '../core/src/testing/anyBoard.ts';
 import { damagedBytes } from '../core/src/testing/fuzz/damage.ts';
-import { boardTroubles } from '../core/src/testing/fuzz/everything.ts';
+import { boardTroubles, printedTrouble } from '../core/src/testing/fuzz/everything.ts';
 import { type FuzzTold, fuzzed, longTexts, longTried, through } from '../core/src/testing/fuzz/fuzzed.ts';
 
 const MOST_ms = 2000;
@@ -103,7 +103,8 @@ say(`10 MB of each of ${longTexts(0).length} things: done`);
 let slowest = 0;
 for (const [at, board] of fc.sample(anyBoard, { seed, numRuns: boards }).entries()) {
   const from = clock();
-  const troubles = boardTroubles(board, at);
+  const printed = at % 100 === 0 ? await printedTrouble(board) : undefined;
+  const troubles = [...boardTroubles(board, at), ...(printed === undefined ? [] : [printed])];
   slowest = Math.max(slowest, clock() - from);
   if (troubles.length > 0) {
     wrong += 1;

@@ -84,7 +84,7 @@ const STYLES: readonly LengthStyle[] = [
 ];
 
 /** What no result of ours holds, at any depth: a number that is none, words of the machine. */
-function troubleIn(value: unknown, at: string, deep = 0): string | undefined {
+export function troubleIn(value: unknown, at: string, deep = 0): string | undefined {
   if (typeof value === 'number') return Number.isFinite(value) ? undefined : `${at} is ${value}`;
   if (typeof value === 'string') {
     const trouble = value === '' || value.length > 400 ? undefined : wordsTrouble(value);

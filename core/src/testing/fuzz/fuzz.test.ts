@@ -1,5 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { anyBoard } from '../anyBoard.ts';
 import { runs } from '../runs.ts';
+import { boardTroubles, troubleIn } from './everything.ts';
 import { byteReaders, textReaders, valueReaders } from './readers.ts';
 import { fuzzed, longTexts, longTried, wordsTrouble } from './fuzzed.ts';
 
@@ -34,6 +37,19 @@ describe('what comes from outside', () => {
       );
       expect(faults).toEqual([]);
     }
+  });
+});
+
+describe('any legal board', () => {
+  it('goes through everything the interface asks of core: nothing is thrown, no number is none', () => {
+    const boards = fc.sample(anyBoard, { seed: SEED, numRuns: runs(6) });
+    boards.forEach((board, at) => expect(boardTroubles(board, 40 * at + at + 1)).toEqual([]));
+  });
+  it('what is no number in a result is told', () => {
+    expect(troubleIn({ a: [{ b: Number.NaN }] }, 'x')).toBe('x.a.0.b is NaN');
+    expect(troubleIn({ a: 'it is undefined wide' }, 'x')).toMatch(/undefined/);
+    expect(troubleIn(Float64Array.of(1, Infinity), 'x')).toBe('x[1] is Infinity');
+    expect(troubleIn({ a: [1, 'two', undefined, null, Float32Array.of(3)] }, 'x')).toBeUndefined();
   });
 });
 
