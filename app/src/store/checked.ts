@@ -1,5 +1,12 @@
 import { sameData } from '@june-tide/core/document';
-import { type BoardRecord, boardRecordFrom, rowUnpacked, type StoredRecord, unstored } from '@june-tide/core/record';
+import {
+  type BoardRecord,
+  boardRecordFrom,
+  rowUnpacked,
+  type StoredRecord,
+  unstored,
+  writtenOf,
+} from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
 import { type Checked, db } from './db.ts';
 import { measuresFor } from './derived.ts';
@@ -88,12 +95,16 @@ export async function checkAtLeisure(
     if (!readsWhole(row)) {
       await forgetChecked(row.id);
       wrong(row.id);
-    } else if (!before && !readAsOther.has(row.id)) waiting.push(found(row));
-    if (waiting.length >= WRITTEN_AT_ONCE || i === rows.length - 1) {
-      await db.checked.bulkPut(waiting);
-      waiting = [];
+      continue;
     }
+    // The first question finds it ready.
+    writtenOf(row);
+    if (!before && !readAsOther.has(row.id)) waiting.push(found(row));
+    if (waiting.length < WRITTEN_AT_ONCE) continue;
+    await db.checked.bulkPut(waiting);
+    waiting = [];
   }
+  await db.checked.bulkPut(waiting);
 }
 
 function readsWhole(row: BoardRecord): boolean {

@@ -4,6 +4,7 @@ import { SETUP_WORDS } from '../fins/placement.ts';
 import { COMPLAINTS } from '../judge/complaints.ts';
 import type { Ability, Rider, Waves } from '../rider/rider.ts';
 import { formatLength, formatMass, type LengthStyle } from '../units/format.ts';
+import { whysOf } from './past.ts';
 import type { BoardRecord } from './record.ts';
 import type { Failure, Felt, Ride, Wind } from './ride.ts';
 
@@ -171,19 +172,29 @@ const STATES: Readonly<Record<State, (record: BoardRecord) => boolean>> = {
   measured: ({ shaped }) => shaped !== undefined,
 };
 
-/** All that is written of a board, in small letters. */
-function textOf({ board, number, rides, versions, failures, brief, riderId }: BoardRecord, { riders }: Shed): string {
+/** What is written of a record, found once: a record is never changed in place. */
+const written = new WeakMap<BoardRecord, string>();
+
+/** All that is written of a board but its rider’s name, in small letters. */
+export function writtenOf(record: BoardRecord): string {
+  const known = written.get(record);
+  if (known !== undefined) return known;
+  const { board, number, rides, failures, brief } = record;
   const said = rides.map(
     ({ words, waves, place, rider, fins }) => `${words} ${waves} ${place ?? ''} ${rider ?? ''} ${fins ?? ''}`,
   );
-  const why = versions?.map((version) => version.why) ?? [];
   const gone = failures?.map(({ words, done }) => `${words} ${done}`) ?? [];
   const order = `${brief?.purpose ?? ''} ${brief?.mustHaves ?? ''}`;
-  const who = cardOf(riders, riderId)?.name ?? '';
-  return [board.name, number, FAMILY_WORDS[board.family], board.notes, who, order, ...said, ...why, ...gone]
+  const text = [board.name, number, FAMILY_WORDS[board.family], board.notes, order, ...said, ...whysOf(record), ...gone]
     .join(' ')
     .toLowerCase();
+  written.set(record, text);
+  return text;
 }
+
+/** All that is written of a board and whose it is. */
+const textOf = (record: BoardRecord, { riders }: Shed): string =>
+  `${writtenOf(record)} ${(cardOf(riders, record.riderId)?.name ?? '').toLowerCase()}`;
 
 /** Filters of one kind are one or the other; words must all be there. */
 function grouped(filters: readonly Filter[]): Filter[][] {

@@ -29,7 +29,7 @@ export {
 } from './ride.ts';
 export { type Answers, answersOf } from './askAnswers.ts';
 export { filtersFrom } from './askRead.ts';
-export { answering, FAILURE_WORDS, type Filter, filterWords, questionSentence, WIND_WORDS } from './ask.ts';
+export { answering, writtenOf, FAILURE_WORDS, type Filter, filterWords, questionSentence, WIND_WORDS } from './ask.ts';
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
 export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';

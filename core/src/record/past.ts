@@ -54,11 +54,27 @@ export function unstored(row: StoredRecord): BoardRecord {
   const { past, ...record } = row;
   if (past === undefined) return record;
   let versions: Version[] | undefined;
+  pasts.set(record, () => (versions ? undefined : past));
   return Object.defineProperty(record, 'versions', {
     enumerable: true,
     configurable: true,
     get: () => (versions ??= unpackedText(past)),
   });
+}
+
+/** Of records whose versions are not unpacked yet: their text. */
+const pasts = new WeakMap<object, () => string | undefined>();
+
+/** Why each version of a record was made; without its boards being put together where nobody asked for them yet. */
+export function whysOf(record: BoardRecord): string[] {
+  const past = pasts.get(record)?.();
+  if (past === undefined) return record.versions?.map(({ why }) => why) ?? [];
+  try {
+    return (JSON.parse(past) as Packed[]).map(({ why }) => why);
+  } catch {
+    // The record is told to be spoilt where it is read whole.
+    return [];
+  }
 }
 
 /**

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { modelNamed } from '../models/models.ts';
 import { boardRecordFrom, type BoardRecord, boardRecordSchema, MOST_VERSIONS } from './record.ts';
-import { rowPacked, rowUnpacked, stored, unstored } from './past.ts';
+import { rowPacked, rowUnpacked, stored, unstored, whysOf } from './past.ts';
 import {
   atVersion,
   cutVersion,
@@ -141,6 +141,13 @@ describe('versions as they lie in a store', () => {
     expect(rowUnpacked(JSON.parse(JSON.stringify(row)))).toEqual(made);
     expect(row.past!.length).toBeLessThan(JSON.stringify(made.versions).length / 2);
     expect(stored(record)).toEqual(record);
+    // Why each was made is told without the boards being put together, and the same after they were.
+    const lying = unstored(row);
+    const whys = made.versions?.map(({ why }) => why);
+    expect(whysOf(lying)).toEqual(whys);
+    expect(lying.versions).toEqual(made.versions);
+    expect([whysOf(lying), whysOf(made), whysOf(record)]).toEqual([whys, whys, []]);
+    expect(whysOf(unstored({ ...row, past: 'spoilt' }))).toEqual([]);
   });
 
   it('come back where one goes back on what the one before it changed', () => {
