@@ -105,3 +105,31 @@ test('the bay fits 1280 by 800 and 1024 by 768 without scrolling the page', asyn
     await expect(page.getByTestId('litres')).toBeInViewport();
   }
 });
+
+test('where the system gives the colours a number is seen once and what is drawn keeps its sheet; in a low window the rack keeps its boards', async ({
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' });
+  await page.goto('/bay/skarn-slack-118/rails');
+  const covered = page.locator('.field input.covered').first();
+  await expect(covered).toHaveCSS('color', 'rgba(0, 0, 0, 0)');
+  const sheet = page.locator('.wall svg').first();
+  await expect(sheet).not.toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
+  const border = (current: boolean) =>
+    page
+      .getByRole('navigation', { name: 'Order of the work' })
+      .locator(current ? 'a[aria-current=step]' : 'a:not([aria-current])')
+      .first()
+      .evaluate((link) => getComputedStyle(link).borderLeftColor);
+  expect(await border(true)).not.toBe(await border(false));
+  // Twice as large: 1280 by 800 looked at at 200 %.
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.goto('/');
+  const heading = (await page.getByRole('heading', { name: /^The rack/ }).boundingBox())!;
+  const board = (await page
+    .getByRole('link', { name: /^Open / })
+    .first()
+    .boundingBox())!;
+  expect(board.height).toBeGreaterThan(120);
+  expect(heading.y + heading.height).toBeLessThanOrEqual(board.y);
+});
