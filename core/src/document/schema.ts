@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { nameOf } from './naming.ts';
 import {
   APEX,
   BEAK_FADE_mm,
@@ -271,7 +272,7 @@ export type FinsDocument = z.infer<typeof finsSchema>;
 export const boardSchema = z.strictObject({
   format: z.literal(BOARD_FORMAT),
   version: z.literal(BOARD_VERSION),
-  name: z.string().trim().min(1).max(80).regex(/\S/),
+  name: nameOf(80),
   family: z.enum(FAMILIES),
   length_mm: within(LENGTH_mm, 'Straight length, tip to tip'),
   outline,

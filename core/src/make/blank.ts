@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { nameOf } from '../document/naming.ts';
 import { type Blend, blendAt, cubicThrough } from '../curve/blend.ts';
 import { INCH_mm } from '../units/length.ts';
 
@@ -26,7 +27,7 @@ const mm = (low: number, high: number) => z.number().min(low).max(high);
 /** A blank as it comes: sizes at its tips, 12 in from them and in the middle; lifts over a straightedge at the middle. */
 export const blankSchema = z.strictObject({
   id: z.string().min(1).max(64),
-  name: z.string().trim().min(1).max(60).regex(/\S/),
+  name: nameOf(60),
   foam: z.enum(FOAMS),
   stringer_mm: mm(0, 30),
   stock: z.number().int().min(0).max(9999),

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { nameOf } from '../document/naming.ts';
 import { understood } from '../document/kept.ts';
 import { INCH_mm } from '../units/length.ts';
 import { USUAL_ALLOWANCE } from './blankFit.ts';
@@ -12,7 +13,7 @@ const money = z.number().min(0).max(100000);
 
 const stageSchema = z.strictObject({
   id: z.string().min(1).max(40),
-  name: z.string().trim().min(1).max(40).regex(/\S/),
+  name: nameOf(40),
   hands_h: z.number().min(0).max(200),
   wait_days: z.number().int().min(0).max(60),
 });
@@ -74,7 +75,7 @@ export const MOST_PRICE_LINES = 200;
 export const priceLineSchema = z.strictObject({
   id: z.string().min(1).max(64),
   /** A board's name and its family after it, at the longest. */
-  name: z.string().trim().min(1).max(120).regex(/\S/),
+  name: nameOf(120),
   price: money,
 });
 

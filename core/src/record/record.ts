@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { nameOf } from '../document/naming.ts';
 import { migrated } from '../document/migrations.ts';
 import { sizeRunSchema } from '../edit/sizeRun.ts';
 import { glassSchema } from '../make/glass.ts';
@@ -76,7 +77,7 @@ export const MOST_LAYOUTS = 12;
 /** Fins as they can stand in the boxes of a board, by a name. */
 const finLayout = z.strictObject({
   id: z.string().min(1).max(64),
-  name: z.string().trim().min(1).max(60).regex(/\S/),
+  name: nameOf(60),
   fins: finsSchema,
 });
 export type FinLayout = z.infer<typeof finLayout>;

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { nameOf } from '../document/naming.ts';
 import { migrated } from '../document/migrations.ts';
 import { boardSchema, finBoxSchema, finTemplateSchema } from '../document/schema.ts';
 import { PARTS } from '../edit/take.ts';
@@ -22,7 +23,7 @@ const checkSquare = z.number().min(93).max(108);
 export const MOST_KEPT = 60;
 const keptPartSchema = z.strictObject({
   id: z.string().min(1).max(60),
-  name: z.string().trim().min(1).max(60).regex(/\S/),
+  name: nameOf(60),
   part: z.enum(PARTS),
   board: z.preprocess((stored) => migrated(stored), boardSchema),
 });
@@ -33,7 +34,7 @@ export const MOST_LOGO = 300_000;
 
 /** Who the shop is, as papers, the rack and boards bear it. */
 const houseSchema = z.strictObject({
-  name: z.string().trim().min(1).max(60).regex(/\S/),
+  name: nameOf(60),
   /** One line: where it is and how it is reached. */
   address: z.string().max(120),
   logo: z.string().max(MOST_LOGO).regex(LOGO).optional(),
@@ -48,7 +49,7 @@ export const MOST_SETS = 100;
 /** Fins the shop has: a set by its name, what each is like, and who has them now. */
 const finSetSchema = z.strictObject({
   id: z.string().min(1).max(64),
-  name: z.string().trim().min(1).max(60).regex(/\S/),
+  name: nameOf(60),
   fins: z
     .array(z.strictObject({ role: finBoxSchema.shape.role, template: finTemplateSchema, inside: z.enum(INSIDES) }))
     .min(1)

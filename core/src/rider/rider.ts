@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { nameOf } from '../document/naming.ts';
 import { LENGTH_mm } from '../document/limits.ts';
 
 /** What a rider does on a wave, rather than a word for how good they are. */
@@ -34,7 +35,7 @@ export const USUAL_WAVES: Waves = {
 
 /** A board the rider has, in their own words. */
 const riddenBoard = z.strictObject({
-  name: z.string().trim().min(1).max(80).regex(/\S/),
+  name: nameOf(80),
   length_mm: z.number().min(LENGTH_mm.low).max(LENGTH_mm.high).optional(),
   litres_L: z.number().min(10).max(200).optional(),
   good: z.string().max(500),
@@ -47,7 +48,7 @@ const MOST_WEIGHTS = 1000;
 /** A rider. Private: kept apart from boards and never part of a board file. */
 export const riderSchema = z.strictObject({
   id: z.string().min(1).max(64),
-  name: z.string().trim().min(1).max(60).regex(/\S/),
+  name: nameOf(60),
   /** The latest weight. */
   mass_kg: z.number().min(20).max(250),
   /** Weights as they were, the oldest first; dates as YYYY-MM-DD. */
