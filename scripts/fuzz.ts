@@ -29,7 +29,8 @@ const { values } = parseArgs({
 const [count, seed, boards] = [Number(values.count), Number(values.seed), Number(values.boards)];
 let wrong = 0;
 let mostMemory = 0;
-const clock = () => performance.now();
+/** Time of the processor, ms: what runs beside it is not counted. */
+const clock = () => process.cpuUsage().user / 1000;
 const say = (line: string) => void process.stdout.write(`${line}\n`);
 // What libraries say of a damaged file is no matter of ours.
 for (const way of ['log', 'warn', 'error', 'info'] as const) console[way] = () => undefined;
