@@ -86,6 +86,7 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await other.close();
 
   // A branch is a board of its own, for nobody yet; undo here takes nothing from there.
+  const drawnFrom = page.url();
   await ride.getByRole('button', { name: 'Branch from version 4' }).click();
   await expect(page.getByRole('heading', { name: /Slack Water 2|Slack Water 1\d\d/ })).toBeVisible();
   await expect(headline).toContainText('19 1/2');
@@ -94,6 +95,14 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await expect(page.getByTestId('comes-from')).toContainText(
     /^Branched from Slack Water \d+, version 4\. The family tree\.$/,
   );
+
+  // The next board is of its own too, for the same rider.
+  await page.goto(drawnFrom);
+  await ride.getByRole('button', { name: 'Next board from version 4' }).click();
+  await expect(page).toHaveURL(/outline$/);
+  await expect(page.getByRole('region', { name: 'Ticket' })).toContainText('Maren');
+  await step(page, 'Ride');
+  await expect(page.getByTestId('comes-from')).toContainText(/^The next after Slack Water \d+, version 4\./);
 
   // A copy is for nobody yet, and names what it is of.
   await page.goto('/');

@@ -108,12 +108,16 @@ export function thaw(id: string, version: string): EditResult {
   return edit(id, 'a winner let go', (record) => withFrozen(record, version, undefined));
 }
 
-/** A new board of a board's version, for nobody yet. @returns its id; nothing where there is no such board. */
-export function branchFrom(id: string, version: Version, kind: Parent['kind'] = 'branch'): string | undefined {
+/**
+ * A new board of a board's version: a branch, for nobody yet, or the next board of the same rider.
+ * @returns its id; nothing where there is no such board.
+ */
+export function branchFrom(id: string, version: Version, kind: 'branch' | 'next' = 'branch'): string | undefined {
   const record = entryOf(useShed.getState().records, id);
   if (!record) return undefined;
   const { name, notes } = record.board;
-  return addBoard({ ...version.board, name, notes }, null, [parentOf(record, kind, version.id)]);
+  const riderId = kind === 'next' ? record.riderId : null;
+  return addBoard({ ...version.board, name, notes }, riderId, [parentOf(record, kind, version.id)]);
 }
 
 /** A part of the board taken from another on the rack: that is a parent from then on, and why is told. */

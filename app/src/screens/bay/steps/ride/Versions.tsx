@@ -195,16 +195,20 @@ function Acts({ version, working, done }: ActsProps) {
             Go back
           </Button>
         )}
-        <Button
-          size="small"
-          aria-label={`Branch from version ${no}`}
-          onClick={() => {
-            const id = branchFrom(record.id, version);
-            if (id !== undefined) void navigate(`/bay/${id}/outline`);
-          }}
-        >
-          Branch
-        </Button>
+        {(['next', 'branch'] as const).map((kind) => (
+          <Button
+            key={kind}
+            size="small"
+            title={kind === 'next' ? 'A board of its own for the same rider' : 'A board of its own, for nobody yet'}
+            aria-label={kind === 'next' ? `Next board from version ${no}` : `Branch from version ${no}`}
+            onClick={() => {
+              const id = branchFrom(record.id, version, kind);
+              if (id !== undefined) void navigate(`/bay/${id}/outline`);
+            }}
+          >
+            {kind === 'next' ? 'Next board' : 'Branch'}
+          </Button>
+        ))}
         {frozen ? (
           <Button size="small" type="text" onClick={() => done(thaw(record.id, version.id))}>
             Let it go
