@@ -43,13 +43,14 @@ test('a back-up is made, brought into another shed board by board, and replaces 
   await expect(page.getByRole('alert')).toContainText('half.zip: The zip is cut off or spoilt');
   await picker.setInputFiles({ name: 'shed.zip', mimeType: 'application/zip', buffer: zip });
   await expect(page.getByTestId('backup-sum')).toContainText(/1 older in the back-up, \d+ the same/);
+  await expect(page.getByRole('row', { name: /^Slack Water 118/ })).toContainText(/There: Width 20 to 19 3\/4\./);
   const bring = page.getByRole('button', { name: 'Bring in what is chosen' });
   await expect(bring).toBeDisabled();
   await choose(page, 'What is done with Slack Water 118', 'keep both, the later on top');
   await bring.click();
   await expect(page.getByText('1 thing was brought in; all else is as it was.')).toBeVisible();
   await page.goto('/bay/skarn-slack-118/ride');
-  await expect(page.getByText('as it was in another window at the same time').first()).toBeVisible();
+  await expect(page.getByText('as it was in the back-up').first()).toBeVisible();
   await step(page, 'Outline');
   await expect(width(page)).toHaveValue('20');
   // All of it as it was then; what is here is saved first.

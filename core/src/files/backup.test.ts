@@ -6,9 +6,8 @@ import { modelNamed } from '../models/models.ts';
 import { stored } from '../record/past.ts';
 import { type BoardRecord, boardRecordFrom } from '../record/record.ts';
 import { rowUnpacked } from '../record/past.ts';
-import { ELSEWHERE } from '../record/mergedRecord.ts';
 import { backupZip, readBackup, type ShedRows } from './backup.ts';
-import { restoredRow, restorePlan } from './restore.ts';
+import { restoreDifference, restoredRow, restorePlan } from './restore.ts';
 
 const AT = '2026-03-04T10:00:00.000Z';
 const record = (id: string, more: Partial<BoardRecord> = {}): BoardRecord => ({
@@ -157,6 +156,23 @@ describe('what a back-up would bring', () => {
     expect(fateOf(here, stored(wide(here, 500, AT)))).toBe('differs');
     expect(fateOf(here, { id: 'a', board: { tide: 7 } })).toBe('unread');
   });
+  it('says how a board differs, from here to there', () => {
+    const style = { kind: 'mm' } as const;
+    const there = { ...wide(here, 500, AT), riderId: 'kit', rides: [{ on: '2026-03-02', waves: 'w', words: 'x' }] };
+    const told = (mine: BoardRecord, theirs: unknown) =>
+      restoreDifference(
+        plan([stored(mine)], [theirs]).find(({ table }) => table === 'boards')!,
+        style,
+      );
+    expect(told({ ...here, riderId: 'maren' }, stored(there as BoardRecord))).toMatch(
+      /^Width .* to 500 mm\. 1 ride more, for another rider\.$/,
+    );
+    expect(told(there as BoardRecord, stored({ ...here, riderId: 'kit' }))).toMatch(
+      /^Width 500 mm to .*\. 1 ride fewer\.$/,
+    );
+    expect(told(here, stored(here))).toBe('');
+    expect(told(here, { id: 'a', board: { tide: 7 } })).toBe('');
+  });
   it('cards of riders, blanks and settings too, by what people call them', () => {
     const told = plan([], []).map(({ table, name, fate }) => [table, name, fate]);
     expect(told).toEqual([
@@ -179,9 +195,14 @@ describe('what a back-up would bring', () => {
     const made = rowUnpacked(restoredRow(row, 'both', naming)) as BoardRecord;
     expect(made.board.outline.width_mm).toBe(505);
     expect(made.rides.map(({ words }) => words).sort()).toEqual(['mine', 'theirs']);
-    expect(made.versions!.map(({ why }) => why)).toEqual(['x', ELSEWHERE]);
+    expect(made.versions!.map(({ why }) => why)).toEqual(['x', 'as it was in the back-up']);
     expect(made.versions![1].board.outline.width_mm).toBe(500);
     expect(made.updatedAt).toBe(naming.at);
+    // The other way round it is what stood here that is kept beside it.
+    const [round] = plan([stored(theirs)], [stored(mine)]);
+    const turned = rowUnpacked(restoredRow(round, 'both', naming)) as BoardRecord;
+    expect(turned.board.outline.width_mm).toBe(505);
+    expect(turned.versions!.at(-1)!.why).toBe('as it was here before the back-up');
     expect(restoredRow(row, 'keep', naming)).toBeUndefined();
     expect(restoredRow(row, 'take', naming)).toEqual(stored(theirs));
   });

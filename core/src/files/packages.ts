@@ -9,5 +9,13 @@ export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';
 export { zipOf } from './zipOf.ts';
 export { BACKUP_TABLES, type BackupTable, backupZip, type KeptPhoto, readBackup, type ShedRows } from './backup.ts';
-export { type Choice, type Fate, type RestoreRow, restoredRow, restorePlan, rowName } from './restore.ts';
+export {
+  type Choice,
+  type Fate,
+  type RestoreRow,
+  restoredRow,
+  restoreDifference,
+  restorePlan,
+  rowName,
+} from './restore.ts';
 export { shapeToStep, type StepFile } from './step/step.ts';

@@ -1,9 +1,12 @@
 import { sameData } from '../document/kept.ts';
+import { changesSentence } from '../edit/changes.ts';
 import type { Day } from '../make/workingDays.ts';
 import { mergedRecord } from '../record/mergedRecord.ts';
 import { rowUnpacked, stored } from '../record/past.ts';
 import { type BoardRecord, boardRecordFrom } from '../record/record.ts';
+import { versionsOf } from '../record/versions.ts';
 import { boardFrom } from '../shape/issues.ts';
+import type { LengthStyle } from '../units/format.ts';
 import { BACKUP_TABLES, type BackupTable, type ShedRows } from './backup.ts';
 
 /** How a thing of a back-up stands to what is here. */
@@ -85,6 +88,26 @@ function fateOf(table: BackupTable, mine: unknown, theirs: Record<string, unknow
   return other.updatedAt > ours.updatedAt ? 'newer' : 'older';
 }
 
+/** Why a version is there that a back-up brought, or that stood here before it. */
+const BACKED_UP = 'as it was in the back-up';
+const HERE_BEFORE = 'as it was here before the back-up';
+
+const more = (count: number, what: string): string[] =>
+  count === 0 ? [] : [`${Math.abs(count)} ${what}${Math.abs(count) === 1 ? '' : 's'} ${count > 0 ? 'more' : 'fewer'}`];
+
+/** How a board of a back-up differs from the one here, in words, from here to there; empty where they cannot both be read, or nothing of it does. */
+export function restoreDifference({ table, mine, theirs }: RestoreRow, style: LengthStyle): string {
+  const [ours, other] = table === 'boards' ? [recordOf(mine), recordOf(theirs)] : [];
+  if (!ours || !other) return '';
+  const records = [
+    ...more(other.rides.length - ours.rides.length, 'ride'),
+    ...more(versionsOf(other).length - versionsOf(ours).length, 'version'),
+    ...(other.riderId === ours.riderId ? [] : ['for another rider']),
+  ];
+  const said = [changesSentence(ours.board, other.board, style), records.length > 0 ? `${records.join(', ')}.` : ''];
+  return said.filter((words) => words !== '').join(' ');
+}
+
 /** The row to be written for a choice; undefined where nothing is. */
 export function restoredRow(
   { table, mine, theirs }: RestoreRow,
@@ -96,10 +119,11 @@ export function restoredRow(
   const [ours, other] = [recordOf(mine), recordOf(theirs)];
   if (!ours || !other) return undefined;
   const [later, earlier] = other.updatedAt > ours.updatedAt ? [other, ours] : [ours, other];
+  const why = earlier === other ? BACKED_UP : HERE_BEFORE;
   // Nobody knows what both came from: where they are not the same the later stands, and lists have the entries of both.
   const { id, number, rides: _rides, versions: _versions, board: _board, ...rest } = later;
   const nothing = Object.fromEntries(Object.keys(rest).map((key) => [key, undefined]));
   const from = { id, number, ...nothing, rides: [], versions: [], board: {} } as unknown as BoardRecord;
-  const { record } = mergedRecord(from, later, earlier, naming);
+  const { record } = mergedRecord(from, later, earlier, { ...naming, why });
   return stored({ ...record, updatedAt: naming.at });
 }

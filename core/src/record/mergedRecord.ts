@@ -11,6 +11,8 @@ export const ELSEWHERE = 'as it was in another window at the same time';
 interface Naming {
   id: string;
   on: Day;
+  /** Why it is there; of another window where left out. */
+  why?: string;
 }
 
 export interface MergedRecord {
@@ -54,11 +56,11 @@ function withOwnNumbers(record: BoardRecord, ours: BoardRecord): BoardRecord {
 }
 
 /** Theirs as a version; of a run of such only the last, for a drag in two windows meets itself many times. */
-function withElsewhere(record: BoardRecord, theirs: BoardRecord, { id, on }: Naming): BoardRecord {
+function withElsewhere(record: BoardRecord, theirs: BoardRecord, { id, on, why = ELSEWHERE }: Naming): BoardRecord {
   const versions = versionsOf(record);
   const last = versions.at(-1);
   if (versions.some(({ board }) => sameData(board, theirs.board))) return record;
-  if (last && last.why === ELSEWHERE && last.on === on && !last.frozen && record.from !== last.id) {
+  if (last && why === ELSEWHERE && last.why === why && last.on === on && !last.frozen && record.from !== last.id) {
     return { ...record, versions: [...versions.slice(0, -1), { ...last, board: theirs.board }] };
   }
   if (versions.length >= MOST_VERSIONS) return record;
@@ -69,7 +71,7 @@ function withElsewhere(record: BoardRecord, theirs: BoardRecord, { id, on }: Nam
     on,
     board: theirs.board,
     how: 'made',
-    why: ELSEWHERE,
+    why,
     ...(theirs.from === undefined ? {} : { from: theirs.from }),
   };
   return { ...record, versions: [...versions, made] };

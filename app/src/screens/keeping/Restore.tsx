@@ -1,6 +1,7 @@
 import { Button, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import type { Choice, Fate, RestoreRow, ShedRows } from '@june-tide/core/files/packages';
+import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { bringBack, gatherRows, makeBackup, replaceAll } from '../../store/shed.ts';
@@ -24,7 +25,7 @@ interface Opened {
   file: string;
   madeAt: string;
   rows: ShedRows;
-  plan: readonly RestoreRow[];
+  plan: readonly (RestoreRow & { difference: string })[];
 }
 
 /** A back-up opened: what is new, newer, older or other in it, what is to be done with each, and nothing before it is said. */
@@ -33,12 +34,16 @@ export function Restore() {
   const [choices, setChoices] = useState<ReadonlyMap<RestoreRow, Choice>>(new Map());
   const [said, say] = useState<{ words: string; wrong: boolean }>();
   const [busy, setBusy] = useState(false);
+  const style = useLengthStyle();
   const open = async (file: File) => {
     setOpened(undefined);
-    const { readBackup, restorePlan } = await import('@june-tide/core/files/packages');
+    const { readBackup, restoreDifference, restorePlan } = await import('@june-tide/core/files/packages');
     const read = readBackup(new Uint8Array(await file.arrayBuffer()));
     if (!read.ok) return say({ words: `${file.name}: ${read.reason} Nothing was changed.`, wrong: true });
-    const plan = restorePlan(await gatherRows(), read.rows);
+    const plan = restorePlan(await gatherRows(), read.rows).map((row) => ({
+      ...row,
+      difference: restoreDifference(row, style),
+    }));
     say(undefined);
     setChoices(new Map(plan.map((row) => [row, row.choices[0]])));
     setOpened({ file: file.name, madeAt: read.madeAt, rows: read.rows, plan });
@@ -90,6 +95,7 @@ export function Restore() {
                     <tr key={`${row.table} ${row.id}`}>
                       <th scope="row">
                         {row.name} <span className="quiet">{TABLE_WORDS[row.table]}</span>
+                        {row.difference !== '' && <div className="quiet">There: {row.difference}</div>}
                       </th>
                       <td className="quiet">{FATE_WORDS[row.fate]}</td>
                       <td>
