@@ -91,6 +91,7 @@ test('what cannot be read is shown with the reason, saved as a file, mended and 
   await kettle.getByRole('button', { name: 'Save as a file' }).click();
   expect(JSON.parse(readFileSync(await (await download).path(), 'utf8'))).toMatchObject({ id: 'skarn-kettle-7' });
   await kettle.getByRole('button', { name: 'Mend it' }).click();
+  await expect(list.getByRole('listitem')).toHaveCount(1);
   await list.getByRole('button', { name: 'Put it aside' }).click();
   await expect(page.getByText('Everything in the store can be read.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Things put aside' }).getByRole('listitem')).toHaveCount(2);

@@ -98,7 +98,10 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
 
   // The next board is of its own too, for the same rider.
   await page.goto(drawnFrom);
+  const title = page.getByRole('heading', { name: /^Slack Water \d+/ }).first();
+  const was = (await title.textContent())!;
   await ride.getByRole('button', { name: 'Next board from version 4' }).click();
+  await expect(title).not.toHaveText(was);
   await expect(page).toHaveURL(/outline$/);
   await expect(page.getByRole('region', { name: 'Ticket' })).toContainText('Maren');
   await step(page, 'Ride');

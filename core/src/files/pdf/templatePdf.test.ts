@@ -152,7 +152,7 @@ describe('the template', () => {
     expect(Buffer.from(a).equals(Buffer.from(b))).toBe(true);
   });
 
-  it.each(thinned(models(), 2).map((board) => [board.name, board] as const))(
+  it.each(thinned(models(), 4).map((board) => [board.name, board] as const))(
     'can be made of %s',
     async (_name, board) => {
       expect((await templatePdf(shapeOf(board), print('A4'))).length).toBeGreaterThan(5000);

@@ -121,7 +121,7 @@ describe('STEP of a board', () => {
     },
   );
 
-  it.each(thinned(models(), 4).map(({ name }) => name))(
+  it.each(thinned(models(), 6).map(({ name }) => name))(
     '%s: a valid closed solid of few faces, of the board’s litres, on its sections',
     async (name) => {
       const shape = shapeOf(modelNamed(name)!);
