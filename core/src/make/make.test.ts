@@ -271,6 +271,9 @@ describe('the shelf', () => {
     expect(at).toBeGreaterThan(0);
     expect(shelfFromCsv(withCell(''))).toEqual({ ok: false, reason: 'row 2, stringer_mm: is empty' });
     expect(shelfFromCsv(withCell('five'))).toEqual({ ok: false, reason: 'row 2, stringer_mm: “five” is no number' });
+    // Which of two columns of one name is meant, nobody can say.
+    const twice = lines.slice(0, 2).map((line, k) => `${line},${k === 0 ? 'foam' : 'eps'}`);
+    expect(shelfFromCsv(twice.join('\r\n'))).toEqual({ ok: false, reason: 'two columns are named “foam”' });
     expect(shelfFromCsv('x'.repeat(2_000_000))).toEqual({ ok: false, reason: expect.stringMatching(/too long/) });
     const formula = [{ ...(read.ok ? read.shelf : [])[0], name: '=1+1' }];
     expect(shelfToCsv(formula)).toContain("'=1+1");
