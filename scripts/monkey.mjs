@@ -6,6 +6,7 @@ import { parseArgs } from 'node:util';
 import { chromium } from '@playwright/test';
 import { build, checkNode, install, root } from './prepare.mjs';
 import { CHROMIUM, installChromium } from './chromium.mjs';
+import { seeded } from './seeded.mjs';
 
 const { values } = parseArgs({
   options: { minutes: { type: 'string', default: '30' }, seeds: { type: 'string', default: '1,2,3' } },
@@ -14,17 +15,6 @@ checkNode();
 install();
 installChromium();
 build();
-
-/** Even numbers, the same for the same seed: Mulberry32 (Ettinger 2017, public domain). */
-function seeded(seed) {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const STEPS = [
   'rider',

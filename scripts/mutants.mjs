@@ -10,6 +10,7 @@ import { basename, dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
 import ts from 'typescript';
 import { root } from './prepare.mjs';
+import { seeded } from './seeded.mjs';
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -87,17 +88,6 @@ function faultsIn(file) {
   };
   visit(parsed);
   return faults;
-}
-
-/** mulberry32, public domain: the same faults for the same seed. */
-function seeded(seed) {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 const sources = readdirSync(join(source, folder), { recursive: true })
