@@ -1,17 +1,19 @@
 import { Button, ConfigProvider, Result, Spin } from 'antd';
-import { lazy, Suspense, useLayoutEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useState } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { BackupRhythm } from './parts/BackupRhythm.tsx';
 import { Mishap } from './parts/Mishap.tsx';
 import { PaletteKey } from './screens/palette/PaletteKey.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
 import { useShed } from './store/shed.ts';
+import { whenIdle } from './store/checked.ts';
 import { UpdateBar } from './parts/UpdateBar.tsx';
 import { antdTheme } from './theme/antd.ts';
 import { styleNonce } from './trust.ts';
 
 /** The rack comes first; the rest when it is gone to. */
-const Bay = lazy(() => import('./screens/bay/Bay.tsx').then(({ Bay: screen }) => ({ default: screen })));
+const bay = () => import('./screens/bay/Bay.tsx');
+const Bay = lazy(() => bay().then(({ Bay: screen }) => ({ default: screen })));
 const Start = lazy(() => import('./screens/start/Start.tsx').then(({ Start: screen }) => ({ default: screen })));
 const Line = lazy(() => import('./screens/line/Line.tsx').then(({ Line: screen }) => ({ default: screen })));
 const Measured = lazy(() =>
@@ -32,10 +34,24 @@ const Settings = lazy(() =>
   import('./screens/settings/Settings.tsx').then(({ Settings: screen }) => ({ default: screen })),
 );
 
+/** Longer than this it takes only a large shed, or one that is brought up to date after an update. */
+const LONG_ms = 3000;
+
 function Opening() {
+  const [isLong, setIsLong] = useState(false);
+  useEffect(() => {
+    const wait = setTimeout(() => setIsLong(true), LONG_ms);
+    return () => clearTimeout(wait);
+  }, []);
   return (
     <div className="opening">
       <Spin size="large" aria-label="Opening the shed" />
+      {isLong && (
+        <p className="quiet" role="status">
+          Opening the shed. With thousands of boards it takes half a minute the first time after an update; leave the
+          window open.
+        </p>
+      )}
     </div>
   );
 }
@@ -49,6 +65,13 @@ export function App() {
   useLayoutEffect(() => {
     document.documentElement.dataset.light = light;
   }, [light]);
+  // What most people open next is there when they do.
+  useEffect(() => {
+    if (status === 'ready')
+      void whenIdle()
+        .then(bay)
+        .catch(() => undefined);
+  }, [status]);
   return (
     <ConfigProvider theme={antdTheme(light)} wave={{ disabled: true }} csp={nonce === undefined ? {} : { nonce }}>
       {status === 'loading' && <Opening />}

@@ -5,68 +5,74 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { demoRecords } from '@june-tide/core/demo';
+import type { Board } from '@june-tide/core/document';
+import { stored, type StoredRecord } from '@june-tide/core/record';
 
 const PORT = 4194;
 const COUNTS = process.env.BENCH_MANY?.split(',').map(Number) ?? [500, 1000, 2000];
 const VERSIONS = 10;
 const RIDES = 20;
 
-interface Stored {
-  id: string;
-  board: { outline: { width_mm: number } };
-  past: string;
-  rides: object[];
+/** Boards of a shed, as they lie in the store: the demo's board with a past, every one another width, with all it remembers. */
+function manyRows(count: number): StoredRecord[] {
+  const penny = demoRecords('2026-11-25').find(({ id }) => id === 'skarn-penny-2')!;
+  return Array.from({ length: count }, (_, i) => {
+    const wider = (board: Board): Board => ({
+      ...board,
+      outline: { ...board.outline, width_mm: board.outline.width_mm + (i % 80) / 10 },
+    });
+    const id = `many-${i}`;
+    const versions = Array.from({ length: VERSIONS }, (_, k) => {
+      const like = penny.versions![Math.min(k, penny.versions!.length - 1)];
+      const from = k === 0 ? {} : { from: `${id}-v${k}` };
+      return { ...like, board: wider(like.board), id: `${id}-v${k + 1}`, no: k + 1, ...from };
+    });
+    const rides = Array.from({ length: RIDES }, (_, k) => ({
+      ...penny.rides[k % penny.rides.length],
+      version: `${id}-v${(k % VERSIONS) + 1}`,
+    }));
+    const at = new Date(Date.UTC(2016, 0, 1) + i * 36e5 * 40).toISOString();
+    return stored({
+      ...penny,
+      id,
+      number: 1000 + i,
+      riderId: ['ana', 'kit', 'maren', 'petra'][i % 4],
+      board: wider(penny.board),
+      createdAt: at,
+      updatedAt: at,
+      from: `${id}-v${VERSIONS}`,
+      versions,
+      rides,
+      ...(i % 3 > 0 ? { parents: [{ kind: 'next', id: `many-${i - 1}`, name: `Penny Step ${999 + i}` }] } : {}),
+    });
+  });
 }
 
-/** Fills the browser's own store from the demo's board with a past: every board another width, with all it remembers. */
+/** Fills the browser's own store. */
 async function fill(page: Page, count: number): Promise<void> {
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByRole('listitem').first().waitFor();
   await page.waitForTimeout(1500);
-  await page.evaluate(
-    async ({ count, versions, rides }) => {
-      const asked = <T>(request: IDBRequest<T>) =>
-        new Promise<T>((done, fail) => {
-          request.onsuccess = () => done(request.result);
-          request.onerror = () => fail(new Error('store'));
-        });
-      const db = await asked(indexedDB.open('june-tide'));
-      const penny = await asked<Stored>(db.transaction('boards').objectStore('boards').get('skarn-penny-2'));
-      for (let from = 0; from < count; from += 100) {
-        const all = db.transaction('boards', 'readwrite');
-        const store = all.objectStore('boards');
-        for (let i = from; i < Math.min(count, from + 100); i++) {
-          const record = structuredClone(penny) as Stored & Record<string, unknown>;
-          // As the store has them: the first whole, the others by what was replaced.
-          const past = JSON.parse(record.past) as { board?: { outline: { width_mm: number } } }[];
-          const wider = (i % 80) / 10;
-          record.id = `many-${i}`;
-          record.number = 1000 + i;
-          record.riderId = ['ana', 'kit', 'maren', 'petra'][i % 4];
-          record.createdAt = new Date(Date.UTC(2016, 0, 1) + i * 36e5 * 40).toISOString();
-          past[0].board!.outline.width_mm += wider;
-          const packed = Array.from({ length: versions }, (_, k) => ({
-            ...(k < past.length ? past[k] : { ...past[1], replaced: [] }),
-            id: `many-${i}-v${k + 1}`,
-            no: k + 1,
-            from: k === 0 ? undefined : `many-${i}-v${k}`,
-          }));
-          record.past = JSON.stringify(packed);
-          record.from = `many-${i}-v${versions}`;
-          record.board.outline.width_mm += wider;
-          record.rides = Array.from({ length: rides }, (_, k) => ({
-            ...record.rides[k % record.rides.length],
-            version: `many-${i}-v${(k % versions) + 1}`,
-          }));
-          if (i % 3 > 0) record.parents = [{ kind: 'next', id: `many-${i - 1}`, name: `Penny Step ${999 + i}` }];
-          store.put(record);
-        }
-        await new Promise((done) => (all.oncomplete = done));
-      }
-      db.close();
-    },
-    { count, versions: VERSIONS, rides: RIDES },
-  );
+  const rows = manyRows(count);
+  for (let from = 0; from < rows.length; from += 250) {
+    await page.evaluate(
+      (part) =>
+        new Promise<void>((done, fail) => {
+          const opened = indexedDB.open('june-tide');
+          opened.onsuccess = () => {
+            const all = opened.result.transaction('boards', 'readwrite');
+            for (const row of part) all.objectStore('boards').put(row);
+            all.onerror = () => fail(new Error('store'));
+            all.oncomplete = () => {
+              opened.result.close();
+              done();
+            };
+          };
+        }),
+      rows.slice(from, from + 250),
+    );
+  }
 }
 
 /** Milliseconds of the page's clock until something it does is seen. */

@@ -1,5 +1,5 @@
 import type { Choice, RestoreRow, ShedRows } from '@june-tide/core/files/packages';
-import { stored } from '@june-tide/core/record';
+import { rowLegible, rowPacked, stored } from '@june-tide/core/record';
 import { db, type LastBackup } from './db.ts';
 import { loadShed } from './opening.ts';
 import { reasonOf } from './saveQueue.ts';
@@ -19,6 +19,9 @@ const answered = <T>(asked: Promise<T>, otherwise: T): Promise<T> =>
     new Promise<T>((done) => setTimeout(() => done(otherwise), ANSWERS_within_ms)),
   ]);
 
+/** A row of a back-up as it lies in the store. */
+const asItLies = (table: (typeof TABLES)[number], row: unknown): unknown => (table === 'boards' ? rowPacked(row) : row);
+
 /** Rows with what is in memory over them: a store that is full, or says nothing, has it not yet. */
 function withMemory(rows: readonly unknown[], own: readonly { id: string }[]): unknown[] {
   const held = new Map(own.map((entry) => [entry.id, entry]));
@@ -26,7 +29,7 @@ function withMemory(rows: readonly unknown[], own: readonly { id: string }[]): u
   return [...rows.filter((row) => !isHeld(row)), ...own];
 }
 
-/** Everything: as it lies in the store, rows that cannot be read among it, and what is not written yet. */
+/** Everything: as it lies in the store with packed texts made legible, rows that cannot be read among it, and what is not written yet. */
 export async function gatherRows(): Promise<ShedRows> {
   const lie = (name: (typeof TABLES)[number]) => answered<unknown[]>(db[name].toArray(), []);
   const [boards, riders, blanks, settings] = await Promise.all(TABLES.map(lie));
@@ -35,7 +38,7 @@ export async function gatherRows(): Promise<ShedRows> {
   const records = [...Object.values(shed.records), ...Object.values(shed.bin)].filter(({ id }) => !shed.newer.has(id));
   const isWritten = shed.save.kind === 'saved';
   return {
-    boards: isWritten ? boards : withMemory(boards, records.map(stored)),
+    boards: (isWritten ? boards : withMemory(boards, records.map(stored))).map(rowLegible),
     riders: isWritten ? riders : withMemory(riders, Object.values(shed.riders)),
     blanks: isWritten ? blanks : withMemory(blanks, shed.shelf),
     settings: isWritten || settings.length > 0 ? settings : [shed.settings],
@@ -138,7 +141,7 @@ export async function bringBack(
   const rows = plan.flatMap((row) => {
     const naming = { id: crypto.randomUUID(), on: today(), at: new Date().toISOString() };
     const written = restoredRow(row, choices.get(row) ?? 'keep', naming);
-    return written === undefined ? [] : [{ table: row.table, written }];
+    return written === undefined ? [] : [{ table: row.table, written: asItLies(row.table, written) }];
   });
   await db.transaction('rw', [db.boards, db.riders, db.blanks, db.settings, db.photos], async () => {
     for (const name of TABLES) {
@@ -159,7 +162,7 @@ export async function replaceAll(rows: ShedRows): Promise<void> {
     [db.boards, db.riders, db.blanks, db.settings, db.photos, db.checked, db.steps],
     async () => {
       for (const name of [...TABLES, 'photos', 'checked', 'steps']) await db.table(name).clear();
-      for (const name of TABLES) await db.table(name).bulkPut([...rows[name]]);
+      for (const name of TABLES) await db.table(name).bulkPut(rows[name].map((row) => asItLies(name, row)));
       await putPhotos(rows.photos);
     },
   );

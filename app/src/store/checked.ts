@@ -12,20 +12,29 @@ import { type Checked, db } from './db.ts';
 import { measuresFor } from './derived.ts';
 
 declare const __CORE__: string | undefined;
+declare const __READING__: string | undefined;
 
-/** Names the core that reads and measures: a hash of its source, put in when the app is built. */
+/** Names the core that measures: a hash of its source, put in when the app is built. */
 export const BY = typeof __CORE__ === 'string' ? __CORE__ : 'unbuilt';
+/** Names what reading hangs on, in the same way: fewer updates change it. */
+const READING = typeof __READING__ === 'string' ? __READING__ : 'unbuilt';
 
 let known = new Map<string, Checked>();
 
+/** What was found of this very state, which could be read then as now. */
 const holds = (of: { id: string; updatedAt: string }): Checked | undefined => {
   const found = known.get(of.id);
   return found?.updatedAt === of.updatedAt ? found : undefined;
 };
 
+const measuredNow = (of: BoardRecord): Checked | undefined => {
+  const found = holds(of);
+  return found?.by === BY ? found : undefined;
+};
+
 export async function loadChecked(): Promise<void> {
   const rows = await db.checked.toArray();
-  known = new Map(rows.filter(({ by }) => by === BY).map((row) => [row.id, row]));
+  known = new Map(rows.filter(({ reading }) => reading === READING).map((row) => [row.id, row]));
 }
 
 const isRow = (row: unknown): row is { id: string; updatedAt: string } =>
@@ -54,12 +63,12 @@ function wholeFrom(row: unknown): BoardRecord | undefined {
 
 /** Litres of a board of the shed: as they were found, or measured now. */
 export function litresOf(record: BoardRecord): number {
-  return holds(record)?.volume_L ?? found(record).volume_L;
+  return measuredNow(record)?.volume_L ?? found(record).volume_L;
 }
 
 function found(record: BoardRecord): Checked {
   const { id, updatedAt } = record;
-  const row = { id, updatedAt, by: BY, volume_L: measuresFor(record.board).volume_L };
+  const row = { id, updatedAt, by: BY, reading: READING, volume_L: measuresFor(record.board).volume_L };
   known.set(id, row);
   return row;
 }
@@ -77,6 +86,7 @@ export async function forgetChecked(id: string): Promise<void> {
 
 /** So many are looked at before the page has its thread again, and written at once. */
 const AT_ONCE = 4;
+const WORDS_AT_ONCE = 100;
 const WRITTEN_AT_ONCE = 200;
 
 /**
@@ -88,17 +98,20 @@ export async function checkAtLeisure(
   wrong: (id: string) => void,
   leisure: () => Promise<void>,
 ): Promise<void> {
+  // The first question finds its words ready: that is soon done, and before all else.
+  for (const [i, row] of rows.entries()) {
+    if (i % WORDS_AT_ONCE === 0) await leisure();
+    wordsOf(row);
+  }
   let waiting: Checked[] = [];
   for (const [i, row] of rows.entries()) {
     if (i % AT_ONCE === 0) await leisure();
-    const before = holds(row);
-    if (!readsWhole(row)) {
+    const before = measuredNow(row);
+    if (!readsWhole(row, before !== undefined)) {
       await forgetChecked(row.id);
       wrong(row.id);
       continue;
     }
-    // The first question finds it ready.
-    writtenOf(row);
     if (!before && !readAsOther.has(row.id)) waiting.push(found(row));
     if (waiting.length < WRITTEN_AT_ONCE) continue;
     await db.checked.bulkPut(waiting);
@@ -107,9 +120,17 @@ export async function checkAtLeisure(
   await db.checked.bulkPut(waiting);
 }
 
-function readsWhole(row: BoardRecord): boolean {
+function wordsOf(row: BoardRecord): void {
   try {
-    return boardRecordFrom(row) !== undefined;
+    writtenOf(row);
+  } catch {
+    // It cannot be unpacked, which is told when it is read whole.
+  }
+}
+
+function readsWhole(row: BoardRecord, wasBuilt: boolean): boolean {
+  try {
+    return boardRecordFrom(row) !== undefined && (wasBuilt || boardFrom(row.board).ok);
   } catch {
     // Its versions cannot be unpacked.
     return false;
@@ -119,5 +140,6 @@ function readsWhole(row: BoardRecord): boolean {
 /** The next time the page has nothing else to do. */
 export const whenIdle = (): Promise<void> =>
   new Promise((done) => {
-    requestIdleCallback(() => done(), { timeout: 1000 });
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => done(), { timeout: 1000 });
+    else setTimeout(done, 50);
   });

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import { type Blank, usualShelf } from '@june-tide/core/make';
 import { type KeptSteps, rowPacked, type Settings, type StoredRecord } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
@@ -17,8 +17,10 @@ export interface Photo {
 export interface Checked {
   id: string;
   updatedAt: string;
-  /** The program it was found by: another one reads and measures anew. */
+  /** The core it was measured by: another one measures anew. */
   by: string;
+  /** What reading hung on: where that is another, the row is read anew before it is shown. */
+  reading?: string;
   volume_L: number;
 }
 
@@ -62,14 +64,20 @@ db.version(2)
 db.version(3).stores({ photos: 'id, boardId' });
 /** What was found of records when they were last read: nothing that could not be found again. */
 db.version(4).stores({ checked: 'id' });
-/** Versions are packed from here on: rows of before are packed as they lie, whatever board format they are in. */
-db.version(5).upgrade((move) =>
-  move
+/** The store is being brought up to date: that takes as long as there are boards. */
+export let isMoving = false;
+const packBoards = async (move: Transaction) => {
+  isMoving = true;
+  await move
     .table('boards')
     .toCollection()
     .modify((row: unknown, ref: { value: unknown }) => {
       ref.value = rowPacked(row);
-    }),
-);
+    });
+};
+/** Versions are packed from here on: rows of before are packed as they lie, whatever board format they are in. */
+db.version(5).upgrade(packBoards);
 /** What is put aside, how back-ups are made, and the steps of each board that can be undone. */
 db.version(6).stores({ aside: 'id', keeping: 'id', steps: 'id' });
+/** Rides are packed as well, and what is packed is deflated. */
+db.version(7).upgrade(packBoards);

@@ -142,6 +142,9 @@ describe('what was found of a record', () => {
     await db.checked.put({ ...row, volume_L: 99, by: 'another core' });
     await loadShed();
     expect(litresOf(state().records[id])).toBeCloseTo(row.volume_L, 9);
+    await db.checked.put({ ...row, volume_L: 99, reading: 'read by other rules' });
+    await loadShed();
+    expect(litresOf(state().records[id])).toBeCloseTo(row.volume_L, 9);
   });
 
   it('is not noted of a row that reads as something else than lies there, until it is saved', async () => {
@@ -190,6 +193,35 @@ describe('what was found of a record', () => {
     expect(state().records[id]).toBeUndefined();
     expect(state().spoilt.map(({ table }) => table)).toEqual(['boards']);
     expect((await db.boards.get(id))?.past).toBe(row.past?.slice(0, -9));
+  });
+
+  it('lets a row be shown as another core read it, unless reading is another too', async () => {
+    const id = addBoard(model, null);
+    await settle();
+    const stands = (await db.boards.get(id))!;
+    await db.boards.put({ ...stands, number: 'spoilt' } as never);
+    const row = (await found()).get(id)!;
+    await db.checked.put({ ...row, by: 'another core' });
+    await loadShed();
+    expect(state().records[id]).toBeDefined();
+    await db.checked.put({ ...row, reading: 'read by other rules' });
+    await loadShed();
+    expect(state().records[id]).toBeUndefined();
+    expect(state().spoilt.map((spoilt) => spoilt.id)).toEqual([id]);
+  });
+
+  it('does not hide for long that a record cannot be built by this core', async () => {
+    const id = addBoard(model, null);
+    await settle();
+    const row = (await db.boards.get(id))!;
+    const { outline } = row.board;
+    const narrow = { ...row.board, outline: { ...outline, width_mm: outline.marks[0].value_mm - 60 } };
+    await db.boards.put({ ...row, board: narrow });
+    await db.checked.put({ ...(await found()).get(id)!, by: 'another core' });
+    await loadShed();
+    const wrong: string[] = [];
+    await checkAtLeisure(Object.values(state().records), (bad) => wrong.push(bad), at);
+    expect(wrong).toEqual([id]);
   });
 
   it('does not hide for long that a record is spoilt: all are read whole at leisure', async () => {

@@ -9,7 +9,7 @@ import {
 } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { checkAtLeisure, loadChecked, recordFrom, whenIdle } from './checked.ts';
-import { db } from './db.ts';
+import { db, isMoving } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
 import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
 import { takeSettings } from './settings.ts';
@@ -44,10 +44,19 @@ function readRows<T>(
 
 const fine = () => undefined;
 
+const rowsNow = (): Promise<[unknown[], unknown[], unknown[], unknown, void]> =>
+  Promise.all([db.boards.toArray(), db.riders.toArray(), db.blanks.toArray(), db.settings.get('shop'), loadChecked()]);
+
+/** The rows of the shed; a new one, in which there is nothing at all, is filled with the demo first. */
+async function everyRow(): ReturnType<typeof rowsNow> {
+  const rows = await rowsNow();
+  if (rows.some((table) => (Array.isArray(table) ? table.length > 0 : table !== undefined))) return rows;
+  await fillNewShed();
+  return rowsNow();
+}
+
 /** Fills a shed in which there is nothing at all with the demo: one where only the settings are lost is left as it is. */
 async function fillNewShed(): Promise<void> {
-  const counts = await Promise.all([db.boards, db.riders, db.settings, db.blanks].map((table) => table.count()));
-  if (counts.some((count) => count > 0)) return;
   // The demo is made once in the life of a shed: it is no part of what every opening loads.
   const { DEMO_RIDERS, demoRecords } = await import('@june-tide/core/demo');
   const demo = demoRecords(today());
@@ -70,7 +79,11 @@ async function openStore(): Promise<void> {
       blocked
         ? 'another window has an older June Tide open: close it, then try again'
         : 'it does not answer: close other windows of June Tide, or the browser, and try again';
-    silent = setTimeout(() => refuse(new Error(words())), OPENS_WITHIN_ms);
+    const refuseUnlessMoving = () => {
+      if (isMoving) silent = setTimeout(refuseUnlessMoving, OPENS_WITHIN_ms);
+      else refuse(new Error(words()));
+    };
+    silent = setTimeout(refuseUnlessMoving, OPENS_WITHIN_ms);
   });
   let blocked = false;
   db.on('blocked', () => {
@@ -95,11 +108,10 @@ async function openStore(): Promise<void> {
 export async function loadShed(): Promise<void> {
   try {
     if (!db.isOpen()) await openStore();
-    await fillNewShed();
-    const blanks = readRows('blanks', await db.blanks.toArray(), (row) => readLeniently(row, blankSchema, fine));
-    await loadChecked();
+    const [rows, riderRows, blankRows, shop] = await everyRow();
+    const blanks = readRows('blanks', blankRows, (row) => readLeniently(row, blankSchema, fine));
     const newer = new Set<string>();
-    const boards = readRows('boards', await db.boards.toArray(), (row): RowRead<BoardRecord> => {
+    const boards = readRows('boards', rows, (row): RowRead<BoardRecord> => {
       const record = recordFrom(row);
       if (record) return { kind: 'read', value: record };
       const read = boardRowRead(row);
@@ -107,9 +119,9 @@ export async function loadShed(): Promise<void> {
       return read;
     });
     for (const record of boards.good) noteOnDisk(record);
-    const riders = readRows('riders', await db.riders.toArray(), (row) => readLeniently(row, riderSchema, fine));
+    const riders = readRows('riders', riderRows, (row) => readLeniently(row, riderSchema, fine));
     noteRidersOnDisk(riders.good);
-    takeSettings(await db.settings.get('shop'));
+    takeSettings(shop);
     useShed.setState({
       status: 'ready',
       records: byId(boards.good.filter(({ binnedAt }) => binnedAt === undefined)),

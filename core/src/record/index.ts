@@ -31,7 +31,7 @@ export { type Answers, answersOf } from './askAnswers.ts';
 export { filtersFrom } from './askRead.ts';
 export { answering, writtenOf, FAILURE_WORDS, type Filter, filterWords, questionSentence, WIND_WORDS } from './ask.ts';
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
-export { rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
+export { rowLegible, rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';
 export { boardRowMended, boardRowRead, mended, readLeniently, type RowRead } from './lenient.ts';
 export { ELSEWHERE, mergedRecord } from './mergedRecord.ts';

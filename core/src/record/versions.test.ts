@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { modelNamed } from '../models/models.ts';
+import type { Ride } from './ride.ts';
 import { boardRecordFrom, type BoardRecord, boardRecordSchema, MOST_VERSIONS } from './record.ts';
-import { rowPacked, rowUnpacked, stored, unstored, whysOf } from './past.ts';
+import { rowLegible, rowPacked, rowUnpacked, stored, type StoredRecord, unstored, whysOf } from './past.ts';
 import {
   atVersion,
   cutVersion,
@@ -25,6 +26,7 @@ const record: BoardRecord = {
   updatedAt: '2026-11-25T08:00:00.000Z',
 };
 const making = (id: string, why = '') => ({ id, on: '2026-11-26', how: 'made' as const, why });
+const rideOf = (rider: string): Ride => ({ on: '2026-11-26', waves: '', words: 'lets go late', rider, felt: 'better' });
 const wider = (of: BoardRecord, by_mm: number): BoardRecord => ({
   ...of,
   board: { ...of.board, outline: { ...of.board.outline, width_mm: of.board.outline.width_mm + by_mm } },
@@ -165,8 +167,46 @@ describe('versions as they lie in a store', () => {
     expect(packed).not.toHaveProperty('versions');
     expect(rowUnpacked(packed)).toEqual(before);
     expect(boardRecordFrom(rowUnpacked(packed))?.versions).toHaveLength(3);
-    for (const odd of [undefined, 3, {}, { versions: 'none' }, { versions: [{ id: 'x' }] }])
+    for (const odd of [undefined, 3, {}, { versions: 'none' }, { versions: [{ id: 'x' }] }, { rides: [], past: 'z1:' }])
       expect(rowPacked(odd)).toBe(odd);
+  });
+
+  it('are deflated with the rides in a row of when they were not, and made legible again to the same letters', () => {
+    const text = readFileSync(new URL('fixtures/record-with-versions-as-text.json', import.meta.url), 'utf8');
+    const before = JSON.parse(text) as BoardRecord & { past: string };
+    const read = boardRecordFrom(rowUnpacked(before))!;
+    expect([read.versions?.length, read.rides.length]).toEqual([3, 3]);
+    const packed = rowPacked(before) as StoredRecord;
+    expect(packed).not.toHaveProperty('rides');
+    expect(JSON.stringify(packed).length).toBeLessThan(text.length * 0.75);
+    expect(rowUnpacked(packed)).toEqual(rowUnpacked(before));
+    expect(rowPacked(packed)).toBe(packed);
+    expect(rowLegible(packed)).toEqual(before);
+    const lying = unstored(packed);
+    expect(whysOf(lying)).toEqual(read.versions!.map(({ why }) => why));
+    expect({ ...lying }).toEqual(read);
+    // Saved untouched it lies as it lay.
+    expect(stored(unstored(packed))).toEqual(packed);
+  });
+
+  it('and rides keep every letter of whatever was typed', () => {
+    const words = 'Föhn “off the cliff” \u0000 波 🌊 '.repeat(40);
+    const ridden = { ...made, rides: [{ ...rideOf('kit'), words }] };
+    expect(unstored(stored(ridden)).rides[0].words).toBe(words);
+    expect((rowLegible(stored(ridden)) as BoardRecord).rides).toEqual(ridden.rides);
+  });
+
+  it('and rides are refused when their packing is spoilt, and nobody is made to unpack what is far too long', () => {
+    const row = stored({ ...made, rides: [rideOf('kit')] });
+    const zeros = 'z99999999:';
+    const odd = [row.rode!.slice(0, -9), row.rode!.replace(/^z\d+/, 'z5'), zeros, `z40000000:${row.rode!}`, '{}', 7];
+    for (const rode of odd) {
+      expect(boardRecordFrom(rowUnpacked({ ...row, rode }))).toBeUndefined();
+      if (typeof rode === 'string') expect(() => unstored({ ...row, rode }).rides).toThrow();
+    }
+    const cut = { ...row, past: row.past!.slice(0, -9) };
+    expect(boardRecordFrom(rowUnpacked(cut))).toBeUndefined();
+    expect(rowLegible(cut)).toMatchObject({ past: cut.past, rides: [rideOf('kit')] });
   });
 
   it('are refused when their text is spoilt, never read as none', () => {

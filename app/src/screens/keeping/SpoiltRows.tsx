@@ -1,12 +1,13 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
+import { rowLegible } from '@june-tide/core/record';
 import { fileName, saveFile } from '../../parts/saveFile.ts';
 import { mendRow, putAside, rowsAside, type SpoiltRow, throwAsideAway, useShed } from '../../store/shed.ts';
 
 const TABLE_WORDS = { boards: 'A board', riders: 'A rider’s card', blanks: 'A blank' } as const;
 
 const save = (table: SpoiltRow['table'], id: string, row: unknown) =>
-  saveFile(JSON.stringify(row, null, 2), `${fileName('unread', table, id)}.json`, 'application/json');
+  saveFile(JSON.stringify(rowLegible(row), null, 2), `${fileName('unread', table, id)}.json`, 'application/json');
 
 /** What a person would call it. */
 function nameOf(row: unknown): string | undefined {
