@@ -13,6 +13,7 @@ import { shapeOf } from '../core/src/shape/shape.ts';
 import { meshOf } from '../core/src/solid/mesh.ts';
 import { anyBoard } from '../core/src/testing/anyBoard.ts';
 import { damagedBytes } from '../core/src/testing/fuzz/damage.ts';
+import { boardsAtEdges } from '../core/src/testing/fuzz/edges.ts';
 import { boardTroubles, printedTrouble } from '../core/src/testing/fuzz/everything.ts';
 import { type FuzzTold, fuzzed, longTexts, longTried, through } from '../core/src/testing/fuzz/fuzzed.ts';
 
@@ -116,6 +117,20 @@ for (const [at, board] of fc.sample(anyBoard, { seed, numRuns: boards }).entries
     remembered();
     say(`${at + 1} boards, slowest ${(slowest / 1000).toFixed(1)} s for everything`);
   }
+}
+// And boards that are only just boards, of three models in turn.
+const all = models();
+for (const model of [0, 1, 2].map((k) => all[(seed * 3 + k) % all.length])) {
+  const edges = boardsAtEdges(model);
+  for (const [at, board] of edges.entries()) {
+    const troubles = boardTroubles(board, at + 1);
+    if (troubles.length === 0) continue;
+    wrong += 1;
+    keep(`${model.name} at an edge`, at, board);
+    say(`${model.name}, edge ${at}: ${troubles.slice(0, 4).join('; ')}`);
+  }
+  remembered();
+  say(`${model.name}: ${edges.length} boards that are only just boards`);
 }
 const tooMuch = mostMemory > MOST_bytes;
 say(`most memory ${(mostMemory / 1e6).toFixed(0)} MB${tooMuch ? ': TOO MUCH' : ''}; ${wrong} wrong`);

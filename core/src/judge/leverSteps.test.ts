@@ -114,3 +114,38 @@ describe('a first step', () => {
     expect(exact).toBeGreaterThanOrEqual(Math.ceil(held / 2));
   });
 });
+
+describe('a board without any lift at its tips', () => {
+  const flat = (name: string): Board => {
+    const board = modelNamed(name)!;
+    const marks = board.rocker.marks.map((mark) => ({ ...mark, value_mm: 0 }));
+    return {
+      ...board,
+      rocker: { ...board.rocker, noseLift_mm: 0, tailLift_mm: 0, marks },
+      foil: { ...board.foil, marks: [] },
+    };
+  };
+
+  it('goes through every lever both ways without a number that is none', () => {
+    for (const name of ['North Ledge', 'Slack Water']) {
+      const board = flat(name);
+      expect(board.rocker.marks.length).toBeGreaterThan(0);
+      for (const id of Object.keys(LEVERS) as LeverId[])
+        for (const way of [1, -1]) {
+          const { rocker, foil, outline } = lever(id).move(board, way);
+          for (const { value_mm } of [...rocker.marks, ...foil.marks, ...outline.marks])
+            expect([id, way, Number.isFinite(value_mm)]).toEqual([id, way, true]);
+        }
+    }
+  });
+
+  it('is lifted along a parabola from its flat point', () => {
+    const board = flat('North Ledge');
+    const { step, move } = lever('noseRocker');
+    const { rocker } = move(board, 1);
+    const run_mm = board.length_mm / 2 - board.rocker.flatPoint_mm;
+    expect(rocker.noseLift_mm).toBe(step);
+    for (const { from, at_mm, value_mm } of rocker.marks)
+      expect(value_mm).toBeCloseTo(from === 'nose' ? step * (1 - at_mm / run_mm) ** 2 : 0, 9);
+  });
+});

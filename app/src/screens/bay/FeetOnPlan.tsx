@@ -49,7 +49,7 @@ function Drawn({ scale }: { scale: PlankScale }) {
     <g pointerEvents="none" data-testid="feet-on-plan">
       <defs>
         <clipPath id="over-stringer">
-          <rect x={0} y={0} width={scale.width} height={scale.half ? scale.centre : scale.height} />
+          <rect x={0} y={0} width={scale.width} height={Math.max(0, scale.half ? scale.centre : scale.height)} />
         </clipPath>
       </defs>
       <path d={`M${corners.join('L')}Z`} fill="var(--on-board)" fillOpacity={0.08} stroke="var(--on-board-quiet)" />

@@ -23,15 +23,22 @@ function endWidth(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
   return { ...board, outline: { ...outline, marks: [...outline.marks, { from: end, at_mm: inch(12), value_mm }] } };
 }
 
-/** Changes lifts toward one tip: the tip's own by so much, marks on the way in proportion to the lift they have. */
+/**
+ * Changes lifts toward one tip: the tip's own by so much, marks on the way in proportion to the lift they have. Of a tip without lift
+ * they rise as a parabola from the flat point does.
+ */
 function tipLift(board: Board, end: 'nose' | 'tail', by_mm: number): Board {
-  const { rocker } = board;
+  if (by_mm === 0) return board;
+  const { rocker, length_mm } = board;
   const tip = end === 'nose' ? rocker.noseLift_mm : rocker.tailLift_mm;
-  const k = (tip + by_mm) / tip;
-  const marks = rocker.marks.map((mark) => (mark.from === end ? { ...mark, value_mm: mark.value_mm * k } : mark));
+  const lifted = tip + by_mm;
+  const run_mm = length_mm / 2 + (end === 'nose' ? -1 : 1) * rocker.flatPoint_mm;
+  const raised = ({ at_mm, value_mm }: Mark) =>
+    tip > 0 ? (value_mm * lifted) / tip : value_mm + by_mm * Math.max(0, 1 - at_mm / run_mm) ** 2;
+  const marks = rocker.marks.map((mark) => (mark.from === end ? { ...mark, value_mm: raised(mark) } : mark));
   return {
     ...board,
-    rocker: { ...rocker, marks, [end === 'nose' ? 'noseLift_mm' : 'tailLift_mm']: tip + by_mm },
+    rocker: { ...rocker, marks, [end === 'nose' ? 'noseLift_mm' : 'tailLift_mm']: lifted },
   };
 }
 

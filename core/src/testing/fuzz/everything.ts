@@ -156,8 +156,7 @@ const ASKED: Readonly<Record<string, Doing>> = {
     const facts = new Facts(shape);
     return changesFor(COMPLAINTS[at % COMPLAINTS.length], facts, USUAL_SCHOOLS, 76).length;
   },
-  levers: ({ board }, at) =>
-    edit(pushedFar(board, LEVER_NAMES[at % LEVER_NAMES.length], at % 2 === 0 ? 1 : -1, 2).board),
+  levers: ({ board }, at) => LEVER_NAMES.map((name) => edit(pushedFar(board, name, at % 2 === 0 ? 1 : -1, 2).board)),
   softened: ({ board }, at) =>
     edit(softenedFor(board, caseOf(board, {}).kind, RIDERS[at % 2 === 0 ? 'usual' : 'novice']).board),
   'beside another': (shape, at) => {

@@ -1,7 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { anyBoard } from '../anyBoard.ts';
-import { runs } from '../runs.ts';
+import { modelNamed } from '../../models/models.ts';
+import { boardFrom } from '../../shape/issues.ts';
+import { runs, thinned } from '../runs.ts';
+import { boardsAtEdges } from './edges.ts';
 import { boardTroubles, troubleIn } from './everything.ts';
 import { byteReaders, textReaders, valueReaders } from './readers.ts';
 import { fuzzed, longTexts, longTried, wordsTrouble } from './fuzzed.ts';
@@ -44,6 +47,14 @@ describe('any legal board', () => {
   it('goes through everything the interface asks of core: nothing is thrown, no number is none', () => {
     const boards = fc.sample(anyBoard, { seed: SEED, numRuns: runs(5) });
     boards.forEach((board, at) => expect(boardTroubles(board, 40 * at + at + 1)).toEqual([]));
+  });
+  it('as bare as it can be goes through it as well, and at the edge of a number', () => {
+    const edges = boardsAtEdges(modelNamed('North Ledge')!);
+    expect(edges.length).toBeGreaterThan(100);
+    for (const board of edges) expect(boardFrom(board).ok).toBe(true);
+    expect(edges[1].rocker).toMatchObject({ noseLift_mm: 0, marks: [{ value_mm: 0 }, { value_mm: 0 }] });
+    expect(edges[1].foil.marks).toEqual([]);
+    [edges[1], ...thinned(edges.slice(6), 50)].forEach((board, at) => expect(boardTroubles(board, at + 1)).toEqual([]));
   });
   it('what is no number in a result is told', () => {
     expect(troubleIn({ a: [{ b: Number.NaN }] }, 'x')).toBe('x.a.0.b is NaN');
