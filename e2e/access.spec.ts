@@ -1,23 +1,25 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, makePart, startBoard, step, test } from './shed.ts';
+import type { Page } from '@playwright/test';
+import { choose, expect, makePart, startBoard, step, test, type } from './shed.ts';
+
+/** Looks for faults of access that are serious; by night at nothing but the colours, the rest being the same. */
+const lookAt = (page: Page, light: 'day' | 'night') => async (where: string, within = 'html') => {
+  const rules = light === 'night' ? { runOnly: ['color-contrast', 'link-in-text-block'] } : {};
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode()
+    .include(within)
+    .options({ resultTypes: ['violations'], ...rules })
+    .analyze();
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+};
 
 const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride'];
 
 for (const light of ['day', 'night'] as const) {
   test(`no serious fault of access on any screen by ${light}`, async ({ page }) => {
     test.setTimeout(400_000);
-    const look = async (where: string) => {
-      // By night nothing but the colours is another.
-      const rules = light === 'night' ? { runOnly: ['color-contrast', 'link-in-text-block'] } : {};
-      const { violations } = await new AxeBuilder({ page })
-        .setLegacyMode()
-        .options({ resultTypes: ['violations'], ...rules })
-        .analyze();
-      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-      expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
-        [],
-      );
-    };
+    const look = lookAt(page, light);
     await page.goto('/');
     await expect(page.getByText('boards at one true scale')).toBeVisible();
     if (light === 'night') {
@@ -87,6 +89,64 @@ for (const light of ['day', 'night'] as const) {
       await expect(page.getByRole('group', { name: part, exact: true })).toBeVisible();
       await look(`Make, ${part}`);
     }
+  });
+}
+
+for (const light of ['day', 'night'] as const) {
+  test(`no serious fault of access in anything that opens over a screen by ${light}`, async ({ page }) => {
+    test.setTimeout(200_000);
+    const look = lookAt(page, light);
+    const opened = async (where: string, open: () => Promise<void>) => {
+      await open();
+      const dialog = page.getByRole('dialog').last();
+      await expect(dialog).toBeVisible();
+      // What fades in is paler until it stands.
+      await expect(
+        page.locator('.ant-zoom-enter, .ant-fade-enter, .ant-slide-up-enter, [class*=panel-motion]'),
+      ).toHaveCount(0);
+      await look(where, '[role=dialog]');
+      await page.keyboard.press('Escape');
+      await expect(dialog).toBeHidden();
+    };
+    const press = (key: string) => () => page.keyboard.press(key);
+    const button = (name: string | RegExp) => () => page.getByRole('button', { name }).first().click();
+    await page.goto('/');
+    await expect(page.getByText('boards at one true scale')).toBeVisible();
+    if (light === 'night') {
+      await button('Units and light')();
+      await page.getByText('Night', { exact: true }).click();
+    } else {
+      await button('Units and light')();
+    }
+    await expect(page.getByText('Night', { exact: true })).toBeVisible();
+    await look('units and light', '.ant-popover');
+    await page.keyboard.press('Escape');
+    await opened('the palette', press('Control+k'));
+    await button('More for Kettle 7')();
+    await look('the menu of a board', '.ant-dropdown');
+    await opened('rename', () => page.getByRole('menuitem', { name: 'Rename' }).click());
+    await page.goto('/shelf?part=blanks');
+    await opened('a blank', button('Add a blank'));
+    await page.goto('/line');
+    await opened('stages and hours', button('Stages and hours'));
+    await page.goto('/bay/skarn-slack-118/outline');
+    await type(page, 'Wide point width', '23');
+    const notes = page.getByRole('group', { name: 'Bay notes' });
+    await opened('bay notes', () => notes.getByRole('button').first().click());
+    await choose(page, 'Lay over another board', /^Kettle 7/);
+    await opened('differences', button('Differences'));
+    for (const [key, what] of [
+      ['s', 'stations'],
+      ['g', 'words of the trade'],
+      ['?', 'keys at the stand'],
+    ])
+      await opened(what, press(key));
+    await opened('a part of another board', button('Take the outline from'));
+    await button(/^Tail: /)();
+    await look('pictures of tails');
+    await page.keyboard.press('Escape');
+    await step(page, 'Fins');
+    await opened('fin layouts', button('Layouts, boxes and own fins'));
   });
 }
 

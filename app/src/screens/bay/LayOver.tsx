@@ -89,7 +89,13 @@ export function LayOver() {
           Pushed as far as a board can go, ×{over.pushed.share.toFixed(1)}: {over.pushed.reason}.
         </p>
       )}
-      <Modal open={open && over !== undefined} onCancel={() => setOpen(false)} footer={null} width={760} title={null}>
+      <Modal
+        open={open && over !== undefined}
+        onCancel={() => setOpen(false)}
+        footer={null}
+        width={760}
+        title={over && `${over.name} and ${record.board.name} ${record.number}`}
+      >
         {over && open && <Differences />}
       </Modal>
     </div>
@@ -140,9 +146,6 @@ function Differences() {
   const groups = [...new Set(levers.map((lever) => lever.group))];
   return (
     <div className="differences">
-      <h2>
-        {over.name} and {record.board.name} {record.number}
-      </h2>
       {changed.length === 0 ? (
         <p>Every number is the same.</p>
       ) : (

@@ -18,7 +18,15 @@ export default function Palette({ onClose }: { onClose: () => void }) {
     action.run();
   };
   return (
-    <Modal open onCancel={onClose} footer={null} closable={false} width={560} title={null} className="palette">
+    <Modal
+      open
+      onCancel={onClose}
+      footer={null}
+      closable={false}
+      width={560}
+      title={<span className="visually-hidden">Do something, or open a board</span>}
+      className="palette"
+    >
       <Command label="Do something" loop filter={(name, typed, also) => fitOf(name, also ?? [], typed)}>
         <Command.Input autoFocus value={sought} onValueChange={seek} placeholder="Do something, or open a board" />
         <Command.List>

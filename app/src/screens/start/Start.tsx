@@ -6,6 +6,7 @@ import { models } from '@june-tide/core/models';
 import type { BoardRecord } from '@june-tide/core/record';
 import { familiesFor, litresFor, type Rider } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
+import { arrowsAmong } from '../../parts/arrowsAmong.ts';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { Measure } from '../../parts/Measure.tsx';
 import { RiderForm } from '../../parts/RiderForm.tsx';
@@ -140,7 +141,7 @@ export function Start() {
         </section>
         <section aria-label="Model">
           <h1>2. What does it begin as?</h1>
-          <div role="radiogroup" aria-label="Models" className="model-shelves">
+          <div role="radiogroup" aria-label="Models" className="model-shelves" onKeyDown={arrowsAmong(true)}>
             {shelves.map(({ key, title, why, beginnings }) => (
               <div key={key} className="model-shelf">
                 <h2>
@@ -152,6 +153,7 @@ export function Start() {
                       key={beginning.key}
                       beginning={beginning}
                       chosen={chosen === beginning.key}
+                      tabbed={beginning.key === (chosen ?? shelves[0].beginnings[0].key)}
                       onChoose={() => setChosen(beginning.key)}
                     />
                   ))}
@@ -217,15 +219,24 @@ function RiderLines({ rider }: { rider: Rider }) {
 interface ModelCardProps {
   beginning: Beginning;
   chosen: boolean;
+  /** Tab comes to it; to the others the arrows do. */
+  tabbed: boolean;
   onChoose: () => void;
 }
 
-function ModelCard({ beginning: { board, name, kind }, chosen, onChoose }: ModelCardProps) {
+function ModelCard({ beginning: { board, name, kind }, chosen, tabbed, onChoose }: ModelCardProps) {
   // A model's kind is the heading over it.
   const own = kind !== FAMILY_WORDS[board.family];
   const height = Math.min(CARD.tall, board.length_mm * SCALE + 8);
   return (
-    <button type="button" role="radio" aria-checked={chosen} className="model" onClick={onChoose}>
+    <button
+      type="button"
+      role="radio"
+      aria-checked={chosen}
+      tabIndex={tabbed ? 0 : -1}
+      className="model"
+      onClick={onChoose}
+    >
       <svg
         width={CARD.wide}
         height={height}

@@ -1,5 +1,5 @@
 import { Button, Popover } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import {
   type Board,
   NOSE_WORDS,
@@ -13,6 +13,7 @@ import { withNose, withTail } from '@june-tide/core/edit';
 import { modelNamed } from '@june-tide/core/models';
 import { outlinePoints } from '@june-tide/core/outline';
 import { shapeOf } from '@june-tide/core/shape';
+import { arrowsAmong } from '../../../parts/arrowsAmong.ts';
 
 const NOSE_KINDS = Object.keys(NOSES) as NoseKind[];
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
@@ -64,23 +65,42 @@ interface PickerProps<K extends string> {
 /** The end as it is, as a little picture; a press lays out the others to pick from. */
 function EndPicker<K extends string>({ label, value, kinds, words, path, onPick }: PickerProps<K>) {
   const [open, setOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
+  const group = useRef<HTMLDivElement>(null);
+  /** The keys go back to where they were. */
+  const close = () => {
+    setOpen(false);
+    button.current?.focus();
+  };
+  const toNext = arrowsAmong();
   return (
     <Popover
       open={open}
       onOpenChange={setOpen}
+      // Laid out, they have the keys.
+      afterOpenChange={(isOpen) => {
+        if (isOpen) group.current?.querySelector<HTMLElement>('[aria-checked=true]')?.focus();
+      }}
       trigger="click"
       placement="bottomLeft"
       content={() => (
-        <div className="end-pictures" role="radiogroup" aria-label={label}>
+        <div
+          ref={group}
+          className="end-pictures"
+          role="radiogroup"
+          aria-label={label}
+          onKeyDown={(event) => (event.key === 'Escape' ? close() : toNext(event))}
+        >
           {kinds.map((kind) => (
             <button
               key={kind}
               type="button"
               role="radio"
               aria-checked={kind === value}
+              tabIndex={kind === value ? 0 : -1}
               onClick={() => {
                 onPick(kind);
-                setOpen(false);
+                close();
               }}
             >
               <EndPicture path={path(kind)} size={84} />
@@ -90,7 +110,13 @@ function EndPicker<K extends string>({ label, value, kinds, words, path, onPick 
         </div>
       )}
     >
-      <Button size="small" aria-label={`${label}: ${words[value]}`} aria-expanded={open} className="end-now">
+      <Button
+        ref={button}
+        size="small"
+        aria-label={`${label}: ${words[value]}`}
+        aria-expanded={open}
+        className="end-now"
+      >
         <EndPicture path={path(value)} size={30} /> {capital(words[value])}
       </Button>
     </Popover>
