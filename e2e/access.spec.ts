@@ -3,16 +3,20 @@ import type { Page } from '@playwright/test';
 import { choose, expect, makePart, startBoard, step, test, type } from './shed.ts';
 
 /** Looks for faults of access that are serious; by night at nothing but the colours, the rest being the same. */
-const lookAt = (page: Page, light: 'day' | 'night') => async (where: string, within = 'html') => {
-  const rules = light === 'night' ? { runOnly: ['color-contrast', 'link-in-text-block'] } : {};
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode()
-    .include(within)
-    .options({ resultTypes: ['violations'], ...rules })
-    .analyze();
-  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-  expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
-};
+const lookAt =
+  (page: Page, light: 'day' | 'night') =>
+  async (where: string, within = 'html') => {
+    const rules = light === 'night' ? { runOnly: ['color-contrast', 'link-in-text-block'] } : {};
+    const { violations } = await new AxeBuilder({ page })
+      .setLegacyMode()
+      .include(within)
+      .options({ resultTypes: ['violations'], ...rules })
+      .analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
+      [],
+    );
+  };
 
 const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride'];
 

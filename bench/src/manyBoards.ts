@@ -144,6 +144,19 @@ async function measured(count: number): Promise<Record<string, number>> {
         .click(),
     () => page.getByRole('slider', { name: 'Hook on the tape' }).waitFor({ timeout: 120_000 }),
   );
+  const ring = page.locator('[data-mark="outline.1"]');
+  await ring.hover({ force: true });
+  const box = (await ring.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  out['ten moves of a drag'] = await until(
+    async () => {
+      for (let k = 1; k <= 60; k++) await page.mouse.move(x, y - (k % 20) / 2);
+    },
+    () => page.mouse.up(),
+  );
+  out['ten moves of a drag'] /= 6;
   await context.close();
   rmSync(dir, { recursive: true, force: true });
   return out;

@@ -118,5 +118,9 @@ describe('how a contour fades out', () => {
     );
     expect(fadeOf(inside, 0, 'tail')).toBeCloseTo(120, 9);
     expect(depthAsked(inside, 0)(280)).toBeCloseTo(0, 9);
+    // Asked for another way out, the mark that is there moves: there is none more.
+    const longer = withFade(inside, 0, 'tail', 200);
+    expect(longer.bottom.layers[0].depths).toHaveLength(2);
+    expect(fadeOf(longer, 0, 'tail')).toBeCloseTo(200, 9);
   });
 });

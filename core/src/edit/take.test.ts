@@ -25,6 +25,10 @@ describe('a part of another board', () => {
     });
   });
 
+  it('that is no half says that nothing was made narrower or wider for it', () => {
+    expect(withPart(slack, 'fins', modelNamed('Gannet')!)).toMatchObject({ ok: true, backWidths: 1 });
+  });
+
   it.each(['outline', 'rocker', 'foil', 'deck', 'rails', 'bottom', 'fins'] as const)(
     '%s alone changes that part, and is the other board’s at this length',
     (what) => {
