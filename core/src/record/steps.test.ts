@@ -1,5 +1,7 @@
 // Steps that can be undone, packed and unpacked: each state to the last digit.
 import { describe, expect, it } from '@jest/globals';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { modelNamed } from '../models/models.ts';
 import { withNewRail } from '../edit/parts.ts';
 import type { BoardRecord } from './record.ts';
@@ -47,5 +49,23 @@ describe('steps that outlive a reload', () => {
 
   it('belong to one state, which they name', () => {
     expect(stepsPacked(states[3], steps(states.slice(0, 3)), []).at).toBe(states[3].updatedAt);
+  });
+
+  it('hold nothing that came after a state somebody keeps', async () => {
+    setFlagsFromString('--expose-gc');
+    const sweep = runInNewContext('gc') as () => void;
+    const kept = { ...first };
+    const gone: WeakRef<BoardRecord>[] = [];
+    let past = steps([kept]);
+    for (let k = 0; k < 60; k++) {
+      const state = { ...first, updatedAt: at(k) };
+      gone.push(new WeakRef(state));
+      past = [...past, { name: 'on', state }].slice(-5);
+      stepsPacked({ ...first, updatedAt: at(k + 1) }, past, []);
+    }
+    await new Promise((done) => setImmediate(done));
+    sweep();
+    expect(gone.filter((state) => state.deref()).length).toBeLessThanOrEqual(past.length);
+    expect([kept.id, past.length]).toEqual(['board', 5]);
   });
 });

@@ -18,14 +18,17 @@ export interface KeptSteps {
   future: { name: string; replaced: Replaced[] }[];
 }
 
-/** What makes one state of another, worked out once: a run of two hundred steps grows by one. */
-const known = new WeakMap<BoardRecord, { from: BoardRecord; replaced: Replaced[] }>();
+/**
+ * What makes one state of another, worked out once: a run of two hundred steps grows by one. The other is not held: a state that somebody
+ * keeps, such as the board as it was opened, would hold every one that came after it.
+ */
+const known = new WeakMap<BoardRecord, { from: WeakRef<BoardRecord>; replaced: Replaced[] }>();
 
 function replacedFor(from: BoardRecord, to: BoardRecord): Replaced[] {
   const found = known.get(to);
-  if (found?.from === from) return found.replaced;
+  if (found?.from.deref() === from) return found.replaced;
   const replaced = replacedBetween(from, to);
-  known.set(to, { from, replaced });
+  known.set(to, { from: new WeakRef(from), replaced });
   return replaced;
 }
 
