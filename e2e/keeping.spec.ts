@@ -17,6 +17,7 @@ const putRow = (page: Page, table: string, row: unknown) =>
     },
     [table, row] as const,
   );
+const DAY_ms = 86_400_000;
 const width = (page: Page) => page.getByLabel('Wide point width', { exact: true });
 
 test('a back-up is made, brought into another shed board by board, and replaces one whole; a spoilt one changes nothing', async ({
@@ -182,4 +183,40 @@ test.describe('with no server', () => {
     const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
     expect(ticket.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   });
+});
+
+test('back-ups go into the folder that was picked, and by themselves when the next is due', async ({ page }) => {
+  // The browser's own folder in place of one on a stick: nobody is here to pick it.
+  await page.addInitScript(() => {
+    Object.assign(window, {
+      showDirectoryPicker: async () =>
+        (await navigator.storage.getDirectory()).getDirectoryHandle('stick', { create: true }),
+    });
+  });
+  const onStick = () =>
+    page.evaluate(async () => {
+      const stick = await (await navigator.storage.getDirectory()).getDirectoryHandle('stick', { create: true });
+      const files: [string, number[]][] = [];
+      for await (const [name, entry] of stick as unknown as AsyncIterable<[string, FileSystemFileHandle]>)
+        files.push([name, [...new Uint8Array(await (await entry.getFile()).arrayBuffer())]]);
+      return files.sort(([a], [b]) => a.localeCompare(b));
+    });
+  await page.goto('/keeping');
+  await page.getByRole('button', { name: 'Into a folder of mine' }).click();
+  await expect(page.getByText('Into the folder stick.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'june-tide-2026-11-25.zip' })).toContainText(
+    'in the folder stick.',
+  );
+  const [[name, bytes]] = await onStick();
+  expect(name).toBe('june-tide-2026-11-25.zip');
+  const read = readBackup(Uint8Array.from(bytes));
+  expect(read.ok && read.rows.boards.length).toBeGreaterThan(10);
+  // Six days on it is not due, eight days on it is.
+  await page.clock.fastForward(6 * DAY_ms);
+  expect((await onStick()).map(([file]) => file)).toEqual([name]);
+  await page.clock.fastForward(2 * DAY_ms);
+  await expect.poll(async () => (await onStick()).map(([file]) => file)).toEqual([name, 'june-tide-2026-12-03.zip']);
+  await page.reload();
+  await expect(page.getByTestId('last-backup')).toHaveText('The last was made today.');
 });

@@ -10,7 +10,7 @@ import {
   noteBackup,
   useShed,
 } from '../store/shed.ts';
-import { saveFile } from './saveFile.ts';
+import { backUp } from './backUp.ts';
 
 /** Looked at when the shed is opened, and again so often. */
 const LOOK_ms = 30 * 60_000;
@@ -27,6 +27,7 @@ async function isAllowed(folder: FileSystemDirectoryHandle): Promise<boolean> {
 export function BackupRhythm() {
   const [due, setDue] = useState<LastBackup>();
   const [later, setLater] = useState(false);
+  const [wrong, setWrong] = useState<string>();
   useEffect(() => {
     let gone = false;
     const look = async () => {
@@ -56,17 +57,19 @@ export function BackupRhythm() {
   const days = daysSince(due, Date.now());
   return (
     <div className="backup-due" role="status">
-      {days === undefined ? 'No back-up was made yet.' : `The last back-up is ${days} days old.`}
+      {wrong !== undefined
+        ? `No back-up was made: ${wrong}`
+        : days === undefined
+          ? 'No back-up was made yet.'
+          : `The last back-up is ${days} days old.`}
       <Button
         size="small"
         type="primary"
         onClick={() =>
-          void makeBackup().then(async (made) => {
-            if (!due.folder || (await intoFolder(due.folder, made)) !== undefined)
-              saveFile(made.zip, made.name, 'application/zip');
-            await noteBackup();
-            setDue(undefined);
-          })
+          void backUp(due).then(
+            () => setDue(undefined),
+            (error: unknown) => setWrong(error instanceof Error ? error.message : String(error)),
+          )
         }
       >
         Back up now

@@ -1,17 +1,7 @@
 import { Button, Select } from 'antd';
 import { useEffect, useState } from 'react';
-import { saveFile } from '../../parts/saveFile.ts';
-import {
-  changeBackup,
-  daysSince,
-  intoFolder,
-  lastBackup,
-  type LastBackup,
-  makeBackup,
-  noteBackup,
-  pickFolder,
-  picksFolders,
-} from '../../store/shed.ts';
+import { backUp } from '../../parts/backUp.ts';
+import { changeBackup, daysSince, lastBackup, type LastBackup, pickFolder, picksFolders } from '../../store/shed.ts';
 
 const EVERY: readonly { value: number; label: string }[] = [
   { value: 0, label: 'only by hand' },
@@ -38,12 +28,9 @@ export function BackUp() {
   const make = async () => {
     setBusy(true);
     try {
-      const made = await makeBackup();
-      const why = last?.folder && (await intoFolder(last.folder, made));
-      if (!last?.folder || why !== undefined) saveFile(made.zip, made.name, 'application/zip');
-      setLast(await noteBackup());
-      const where = last?.folder && why === undefined ? `in the folder ${last.folder.name}` : 'among the downloads';
-      say({ words: `${made.name}, ${made.boards} boards, ${where}.`, wrong: false });
+      const made = await backUp(last ?? (await lastBackup()));
+      setLast(made.last);
+      say({ words: made.words, wrong: false });
     } catch (error) {
       say({ words: `No back-up was made: ${error instanceof Error ? error.message : String(error)}`, wrong: true });
     }
