@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { choose, expect, makePart, startBoard, step, test, type } from './shed.ts';
+import { choose, expect, litres, makePart, saved, startBoard, step, test, type } from './shed.ts';
 
 /** Looks for faults of access that are serious; by night at nothing but the colours, the rest being the same. */
 const lookAt =
@@ -13,12 +13,15 @@ const lookAt =
       .options({ resultTypes: ['violations'], ...rules })
       .analyze();
     const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-    expect(serious.map((v) => `${where}: ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual(
-      [],
-    );
+    expect(
+      serious.map(
+        (v) =>
+          `${where}: ${v.id}: ${v.nodes.map((n) => `${n.html.slice(0, 160)} ${n.any[0]?.message ?? ''}`).join(' | ')}`,
+      ),
+    ).toEqual([]);
   };
 
-const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride'];
+const STEPS = ['Rider', 'Outline', 'Rocker', 'Foil', 'Deck', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride'];
 
 for (const light of ['day', 'night'] as const) {
   test(`no serious fault of access on any screen by ${light}`, async ({ page }) => {
@@ -81,6 +84,9 @@ for (const light of ['day', 'night'] as const) {
       await expect(page.getByRole('table', { name: shown })).toBeVisible();
       await look(`shelf, ${part}`);
     }
+    await page.goto('/sizes/skarn-slack-118');
+    await expect(page.getByRole('table').first()).toBeVisible();
+    await look('sizes');
     await startBoard(page, 'Two Stairs', 'Jory');
     for (const name of STEPS) {
       await step(page, name);
@@ -154,6 +160,19 @@ for (const light of ['day', 'night'] as const) {
   });
 }
 
+test('the room: no serious fault of access in either light', async ({ page }) => {
+  test.setTimeout(120_000);
+  for (const light of ['Day', 'Night'] as const) {
+    await page.goto('/settings');
+    await page.getByText(light, { exact: true }).click();
+    await saved(page);
+    await page.goto('/bay/skarn-slack-118/outline');
+    await page.getByRole('button', { name: 'Into the room' }).click();
+    await expect(page.getByRole('combobox', { name: 'Where the eye is' })).toBeVisible({ timeout: 30_000 });
+    await lookAt(page, light === 'Day' ? 'day' : 'night')('the room');
+  }
+});
+
 test('the bay fits 1280 by 800 and 1024 by 768 without scrolling the page', async ({ page }) => {
   await startBoard(page, 'North Ledge');
   for (const size of [
@@ -196,4 +215,50 @@ test('where the system gives the colours a number is seen once and what is drawn
     .boundingBox())!;
   expect(board.height).toBeGreaterThan(120);
   expect(heading.y + heading.height).toBeLessThanOrEqual(board.y);
+});
+
+test('where less motion is asked for nothing moves by itself', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  for (const address of ['/', '/bay/skarn-slack-118/outline', '/start']) {
+    await page.goto(address);
+    await expect(page.getByRole('main')).toBeVisible();
+    const moving = await page.evaluate(() =>
+      [...document.querySelectorAll('*')]
+        .filter((each) => {
+          const { transitionProperty, animationName } = getComputedStyle(each);
+          return transitionProperty !== 'none' || animationName !== 'none';
+        })
+        .map((each) => `${each.tagName} ${each.getAttribute('class')}`),
+    );
+    expect(moving).toEqual([]);
+  }
+});
+
+test.describe('by touch at 1024 by 768', () => {
+  test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } });
+
+  test('a ring is pulled with a finger, the hook is set, steps are tapped, and the page stays where it is', async ({
+    page,
+  }) => {
+    await page.goto('/bay/skarn-slack-118/outline');
+    const ring = page.locator('[data-mark="outline.1"]');
+    await ring.waitFor();
+    const before = await litres(page);
+    const box = (await ring.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const client = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', dy = 0) =>
+      client.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y: y - dy }] });
+    await touch('touchStart');
+    for (let k = 1; k <= 8; k++) await touch('touchMove', k * 2);
+    await touch('touchEnd');
+    await expect(page.getByRole('button', { name: /^Undo: tail 12/ })).toBeVisible();
+    await expect.poll(() => litres(page)).toBeGreaterThan(before);
+    await page
+      .getByRole('navigation', { name: 'Order of the work' })
+      .getByRole('link', { name: /\bRocker\b/ })
+      .tap();
+    await expect(page.getByRole('region', { name: 'Rocker', exact: true })).toBeVisible();
+    expect(await page.evaluate(() => [window.scrollX, window.scrollY])).toEqual([0, 0]);
+  });
 });

@@ -288,6 +288,7 @@ test('a size and a copy for another rider stand in the tree, and a board file ha
 }) => {
   await page.goto('/sizes/skarn-penny-2');
   await page.getByRole('button', { name: 'Put it on the rack' }).first().click();
+  await saved(page);
   await page.goto('/bay/skarn-penny-2/ride');
   const ride = page.getByRole('region', { name: 'Ride', exact: true });
   // Branched from the winner: as it, and for somebody else.

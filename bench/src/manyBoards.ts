@@ -83,6 +83,20 @@ async function until(act: () => Promise<unknown>, seen: () => Promise<unknown>):
   return performance.now() - from;
 }
 
+/** The longest time the page's own thread was held, ms; 0 where it never was for 50 ms. */
+async function longestTask(page: Page, act: () => Promise<unknown>): Promise<number> {
+  await page.evaluate(() => {
+    const found: number[] = [];
+    Object.assign(window, { found });
+    new PerformanceObserver((list) => found.push(...list.getEntries().map(({ duration }) => duration))).observe({
+      type: 'longtask',
+    });
+  });
+  await act();
+  await page.waitForTimeout(500);
+  return page.evaluate(() => Math.max(0, ...(window as unknown as { found: number[] }).found));
+}
+
 async function measured(count: number): Promise<Record<string, number>> {
   const dir = mkdtempSync(join(tmpdir(), 'june-many-'));
   const context = await chromium.launchPersistentContext(dir, {
@@ -131,6 +145,10 @@ async function measured(count: number): Promise<Record<string, number>> {
     () => page.getByText('Litres', { exact: true }).first().click(),
     () => page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)))),
   );
+  out['longest task in a scroll of the wall'] = await longestTask(page, async () => {
+    await page.mouse.move(640, 400);
+    for (let k = 0; k < 40; k++) await page.mouse.wheel(k % 2 === 0 ? 900 : 0, k % 2 === 0 ? 0 : 600);
+  });
   out['the tree'] = await until(
     () => page.getByRole('link', { name: 'Family', exact: true }).click(),
     () => page.getByRole('group', { name: 'The family tree, drawn' }).waitFor({ timeout: 120_000 }),

@@ -53,7 +53,8 @@ export function recordFrom(row: unknown): BoardRecord | undefined {
   return isRow(row) && holds(row) ? unstored(row as StoredRecord) : wholeFrom(row);
 }
 
-function wholeFrom(row: unknown): BoardRecord | undefined {
+/** A record read and built, whatever was found of it before. Undefined for what cannot be. */
+export function wholeFrom(row: unknown): BoardRecord | undefined {
   const raw = rowUnpacked(row);
   const record = boardRecordFrom(raw);
   if (!record || !boardFrom(record.board).ok) return undefined;
@@ -89,6 +90,9 @@ const AT_ONCE = 4;
 const WORDS_AT_ONCE = 100;
 const WRITTEN_AT_ONCE = 200;
 
+/** So many of the first are read whole before anything else is done: a whole small shed, what is seen of a large one. */
+const READ_FIRST = 40;
+
 /**
  * Goes through all records at leisure: each is read whole, whatever was found of it before, and measured if it was not.
  * @param wrong is told of one that cannot be read or built after all.
@@ -98,11 +102,20 @@ export async function checkAtLeisure(
   wrong: (id: string) => void,
   leisure: () => Promise<void>,
 ): Promise<void> {
-  // The first question finds its words ready: that is soon done, and before all else.
+  await readAtLeisure(rows.slice(0, READ_FIRST), wrong, leisure);
+  // Then the first question finds its words ready: that is soon done.
   for (const [i, row] of rows.entries()) {
     if (i % WORDS_AT_ONCE === 0) await leisure();
     wordsOf(row);
   }
+  await readAtLeisure(rows.slice(READ_FIRST), wrong, leisure);
+}
+
+async function readAtLeisure(
+  rows: readonly BoardRecord[],
+  wrong: (id: string) => void,
+  leisure: () => Promise<void>,
+): Promise<void> {
   let waiting: Checked[] = [];
   for (const [i, row] of rows.entries()) {
     if (i % AT_ONCE === 0) await leisure();

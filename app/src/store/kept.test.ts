@@ -202,10 +202,10 @@ describe('what was found of a record', () => {
     await db.boards.put({ ...stands, number: 'spoilt' } as never);
     const row = (await found()).get(id)!;
     await db.checked.put({ ...row, by: 'another core' });
-    await loadShed();
+    await loadShed(0);
     expect(state().records[id]).toBeDefined();
     await db.checked.put({ ...row, reading: 'read by other rules' });
-    await loadShed();
+    await loadShed(0);
     expect(state().records[id]).toBeUndefined();
     expect(state().spoilt.map((spoilt) => spoilt.id)).toEqual([id]);
   });
@@ -218,7 +218,7 @@ describe('what was found of a record', () => {
     const narrow = { ...row.board, outline: { ...outline, width_mm: outline.marks[0].value_mm - 60 } };
     await db.boards.put({ ...row, board: narrow });
     await db.checked.put({ ...(await found()).get(id)!, by: 'another core' });
-    await loadShed();
+    await loadShed(0);
     const wrong: string[] = [];
     await checkAtLeisure(Object.values(state().records), (bad) => wrong.push(bad), at);
     expect(wrong).toEqual([id]);
@@ -229,7 +229,7 @@ describe('what was found of a record', () => {
     await settle();
     const record = (await db.boards.get(id))!;
     await db.boards.put({ ...record, number: 'spoilt' } as never);
-    await loadShed();
+    await loadShed(0);
     expect(state().records[id]).toBeDefined();
     const wrong: string[] = [];
     await checkAtLeisure(Object.values(state().records), (bad) => wrong.push(bad), at);

@@ -8,7 +8,7 @@ import {
   USUAL_SETTINGS,
 } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
-import { checkAtLeisure, loadChecked, recordFrom, whenIdle } from './checked.ts';
+import { checkAtLeisure, loadChecked, recordFrom, whenIdle, wholeFrom } from './checked.ts';
 import { db, isMoving } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
 import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
@@ -104,15 +104,18 @@ async function openStore(): Promise<void> {
   }
 }
 
+/** So many boards are read whole at every opening; of more, what was found when they were last read is believed until there is leisure. */
+const READ_WHOLE = 60;
+
 /** Opens the shed; a new one gets the demo boards and riders. */
-export async function loadShed(): Promise<void> {
+export async function loadShed(readWhole = READ_WHOLE): Promise<void> {
   try {
     if (!db.isOpen()) await openStore();
     const [rows, riderRows, blankRows, shop] = await everyRow();
     const blanks = readRows('blanks', blankRows, (row) => readLeniently(row, blankSchema, fine));
     const newer = new Set<string>();
     const boards = readRows('boards', rows, (row): RowRead<BoardRecord> => {
-      const record = recordFrom(row);
+      const record = rows.length > readWhole ? recordFrom(row) : wholeFrom(row);
       if (record) return { kind: 'read', value: record };
       const read = boardRowRead(row);
       if (read.kind === 'newer') newer.add(read.value.id);
@@ -131,7 +134,8 @@ export async function loadShed(): Promise<void> {
       spoilt: [...boards.spoilt, ...riders.spoilt, ...blanks.spoilt],
       newer,
     });
-    const whole = boards.good.filter(({ id }) => !newer.has(id));
+    // The latest first, as they stand on the rack.
+    const whole = boards.good.filter(({ id }) => !newer.has(id)).sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1));
     if (typeof requestIdleCallback === 'function') void checkAtLeisure(whole, takeUnreadable, whenIdle);
   } catch (error) {
     useShed.setState({ status: 'failed', failure: reasonOf(error) });

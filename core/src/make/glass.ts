@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Shape } from '../shape/shape.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { integrateAlong } from '../measure/integrate.ts';
-import { skinOf } from '../measure/skin.ts';
+import { type Skin, skinOf } from '../measure/skin.ts';
 import { volume_L } from '../measure/volume.ts';
 import type { Foam } from './blank.ts';
 import { type GlassAssumptions, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
@@ -117,41 +117,7 @@ export function laminated(
   }
   const { length_mm } = shape.board;
   const skin = skinOf(shape);
-  const laps_mm2 = 2 * length_mm * assumed.lap_mm;
-  const cuts: Laminate['cuts'] = [
-    ...schedule.deck.map((cloth) => ({
-      cloth,
-      for: 'deck' as const,
-      length_mm: length_mm + CUT_BEYOND_mm,
-      area_mm2: skin.deck_mm2 + laps_mm2,
-    })),
-    ...schedule.bottom.map((cloth) => ({
-      cloth,
-      for: 'bottom' as const,
-      length_mm: length_mm + CUT_BEYOND_mm,
-      area_mm2: skin.bottom_mm2 + laps_mm2,
-    })),
-    ...(schedule.deckPatch
-      ? [
-          {
-            cloth: schedule.deckPatch,
-            for: 'deck patch' as const,
-            length_mm: DECK_PATCH_SHARE * length_mm,
-            area_mm2: DECK_PATCH_SHARE * skin.deck_mm2,
-          },
-        ]
-      : []),
-    ...(schedule.tailPatch
-      ? [
-          {
-            cloth: schedule.tailPatch,
-            for: 'tail patch' as const,
-            length_mm: TAIL_PATCH_SHARE * length_mm,
-            area_mm2: TAIL_PATCH_SHARE * skin.bottom_mm2,
-          },
-        ]
-      : []),
-  ];
+  const cuts = cutsOf(schedule, skin, length_mm, assumed.lap_mm);
   const cloth_g = cuts.reduce(
     (sum, cut) => sum + CLOTH[cut.cloth].ounces * OUNCE_PER_YARD2_gm2 * (cut.area_mm2 / 1e6),
     0,
@@ -173,22 +139,7 @@ export function laminated(
     { name: 'leash plug', mass_kg: assumed.plug_kg },
   ];
   const mass_kg = parts.reduce((sum, part) => sum + part.mass_kg, 0);
-  const batch = (name: Batch['name'], stays_g: number): Batch => {
-    const mix_g = stays_g * (1 + assumed.waste);
-    const epoxy = schedule.resin === 'epoxy';
-    const share = epoxy ? assumed.hardenerShare : assumed.catalystShare;
-    const resin_g = mix_g / (1 + share);
-    const hardener_g = mix_g - resin_g;
-    return {
-      name,
-      mix_g,
-      resin_g,
-      hardener_g,
-      resin_ml: resin_g / (epoxy ? assumed.epoxy_gcm3 : assumed.polyester_gcm3),
-      hardener_ml: hardener_g / (epoxy ? assumed.hardener_gcm3 : assumed.catalyst_gcm3),
-      ratio: RATIO[schedule.resin],
-    };
-  };
+  const batch = (name: Batch['name'], stays_g: number) => batchOf(name, stays_g, schedule.resin, assumed);
   return {
     ok: true,
     laminate: {
@@ -203,6 +154,52 @@ export function laminated(
       low_kg: mass_kg * (1 - SPREAD),
       high_kg: mass_kg * (1 + SPREAD),
     },
+  };
+}
+
+/** Pieces of cloth as they are cut, in the order they are laid. Areas are what stays on the board, laps among it. */
+function cutsOf(schedule: GlassSchedule, skin: Skin, length_mm: number, lap_mm: number): Laminate['cuts'] {
+  const laps_mm2 = 2 * length_mm * lap_mm;
+  const over = (side: 'deck' | 'bottom'): Laminate['cuts'] =>
+    schedule[side].map((cloth) => ({
+      cloth,
+      for: side,
+      length_mm: length_mm + CUT_BEYOND_mm,
+      area_mm2: skin[`${side}_mm2`] + laps_mm2,
+    }));
+  const patch = (
+    cloth: Cloth | undefined,
+    name: 'deck patch' | 'tail patch',
+    share: number,
+    of_mm2: number,
+  ): Laminate['cuts'] => (cloth ? [{ cloth, for: name, length_mm: share * length_mm, area_mm2: share * of_mm2 }] : []);
+  return [
+    ...over('deck'),
+    ...over('bottom'),
+    ...patch(schedule.deckPatch, 'deck patch', DECK_PATCH_SHARE, skin.deck_mm2),
+    ...patch(schedule.tailPatch, 'tail patch', TAIL_PATCH_SHARE, skin.bottom_mm2),
+  ];
+}
+
+/** What is mixed so that so much stays on the board. */
+function batchOf(
+  name: Batch['name'],
+  stays_g: number,
+  resin: GlassSchedule['resin'],
+  assumed: GlassAssumptions,
+): Batch {
+  const mix_g = stays_g * (1 + assumed.waste);
+  const epoxy = resin === 'epoxy';
+  const resin_g = mix_g / (1 + (epoxy ? assumed.hardenerShare : assumed.catalystShare));
+  const hardener_g = mix_g - resin_g;
+  return {
+    name,
+    mix_g,
+    resin_g,
+    hardener_g,
+    resin_ml: resin_g / (epoxy ? assumed.epoxy_gcm3 : assumed.polyester_gcm3),
+    hardener_ml: hardener_g / (epoxy ? assumed.hardener_gcm3 : assumed.catalyst_gcm3),
+    ratio: RATIO[resin],
   };
 }
 

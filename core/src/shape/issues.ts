@@ -4,8 +4,8 @@ import { battenEnds, endReach } from '../outline/outline.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { wingsAt } from '../outline/wings.ts';
 import { MARK_GAP_mm } from '../tolerances.ts';
-import { type Board, boardSchema, type Mark } from '../document/schema.ts';
-import { anchorsOf, stationOfMark } from '../document/station.ts';
+import { type Board, boardSchema, type Mark, type OutlineDocument, type OutlineMark } from '../document/schema.ts';
+import { type Anchors, anchorsOf, stationOfMark } from '../document/station.ts';
 
 /** One thing wrong with a document, as data: what, where, against which limit. */
 export interface Issue {
@@ -32,118 +32,151 @@ const END_MAKES_THE_LINE = {
   nose: 'this near the tip its radius makes the line, and no mark can hold it: set the radius or the tip curve',
 } as const;
 
+/** The wide point keeps this far from the ends, and what is cut into the back half as far from the wide point. */
+const MARGIN_mm = 100;
+/** A block that is cut into must have something left on both sides. */
+const LEAST_BLOCK_mm = { cutInto: 40, plain: 5 } as const;
+
 function outlineIssues(board: Board): Issue[] {
   const { outline, length_mm } = board;
   const anchors = anchorsOf(board);
-  const issues: Issue[] = [];
-  const margin = 100;
-  if (!(anchors.wide_mm > margin && anchors.wide_mm < length_mm - margin)) {
-    issues.push({
+  const stations = [
+    { x: anchors.wide_mm, path: 'outline.widePoint_mm' },
+    ...outline.marks.map((mark, i) => ({ x: stationOfMark(mark, anchors), path: `outline.marks.${i}` })),
+  ];
+  return [
+    ...widePointIssues(anchors),
+    ...outline.marks.flatMap((mark, i) => widthIssues(board, anchors, mark, `outline.marks.${i}`)),
+    ...blockIssues(outline),
+    ...wingIssues(outline, anchors),
+    ...spacingIssues(stations, length_mm),
+  ];
+}
+
+function widePointIssues({ wide_mm, length_mm }: Anchors): Issue[] {
+  if (wide_mm > MARGIN_mm && wide_mm < length_mm - MARGIN_mm) return [];
+  return [
+    {
       code: 'widePointOffBoard',
       path: 'outline.widePoint_mm',
-      limit: length_mm / 2 - margin,
+      limit: length_mm / 2 - MARGIN_mm,
       unit: 'mm',
       words: 'the wide point would lie at or past the end of the board',
+    },
+  ];
+}
+
+/** What is amiss with one width: wider than the board, where an end makes the line, narrower than a tip. */
+function widthIssues({ outline, length_mm }: Board, anchors: Anchors, mark: OutlineMark, path: string): Issue[] {
+  const issues: Issue[] = [];
+  const x = stationOfMark(mark, anchors);
+  if (!(mark.value_mm / 2 + wingsAt(outline, x) < outline.width_mm / 2 + wingsAt(outline, anchors.wide_mm))) {
+    issues.push({
+      code: 'widerThanWidePoint',
+      path: `${path}.value_mm`,
+      limit: outline.width_mm,
+      unit: 'mm',
+      words: 'a mark, with what the wings take, must be narrower than the wide point',
     });
   }
-  const stations = [{ x: anchors.wide_mm, path: 'outline.widePoint_mm' }];
-  const reach = endReach(outline);
-  const ends = battenEnds(outline);
-  outline.marks.forEach((mark, i) => {
-    const x = stationOfMark(mark, anchors);
-    const path = `outline.marks.${i}`;
-    stations.push({ x, path });
-    if (!(mark.value_mm / 2 + wingsAt(outline, x) < outline.width_mm / 2 + wingsAt(outline, anchors.wide_mm))) {
-      issues.push({
-        code: 'widerThanWidePoint',
-        path: `${path}.value_mm`,
-        limit: outline.width_mm,
-        unit: 'mm',
-        words: 'a mark, with what the wings take, must be narrower than the wide point',
-      });
-    }
-    const end = x < length_mm / 2 ? 'tail' : 'nose';
-    const within = end === 'tail' ? x : length_mm - x;
-    if (within < reach[`${end}_mm`]) {
-      issues.push({
-        code: 'markInEnd',
-        path: `${path}.at_mm`,
-        limit: reach[`${end}_mm`],
-        unit: 'mm',
-        words: END_MAKES_THE_LINE[end],
-      });
-    }
-    if (!(mark.value_mm / 2 > ends[`${end}_mm`]) && outline[end].kind === (end === 'nose' ? 'pointed' : 'pin')) {
-      issues.push({
-        code: 'tipTooBlunt',
-        path: `outline.${end}.tip_mm`,
-        limit: mark.value_mm / 2,
-        unit: 'mm',
-        words: `the tip of the ${end} is rounder than the board is wide at the mark before it`,
-      });
-    }
-    if (!(mark.value_mm > 0)) {
-      issues.push({
-        code: 'noWidth',
-        path: `${path}.value_mm`,
-        limit: 0,
-        unit: 'mm',
-        words: 'a width must be more than nothing',
-      });
-    }
-  });
-  if (hasBlock(outline.tail.kind)) {
-    const limit = outline.width_mm - 2 * wingsAt(outline, 0);
-    if (!(outline.tail.block_mm < limit)) {
-      issues.push({
-        code: 'blockTooWide',
-        path: 'outline.tail.block_mm',
-        limit,
-        unit: 'mm',
-        words: 'the tail block, with what the wings take, must be narrower than the wide point',
-      });
-    }
-    const least = outline.tail.kind === 'swallow' || outline.tail.kind === 'halfMoon' ? 40 : 5;
-    if (!(outline.tail.block_mm >= least)) {
-      issues.push({
-        code: 'blockTooNarrow',
-        path: 'outline.tail.block_mm',
-        limit: least,
-        unit: 'mm',
-        words: 'the tail block is too narrow for this tail',
-      });
-    }
+  const end = x < length_mm / 2 ? 'tail' : 'nose';
+  const within = end === 'tail' ? x : length_mm - x;
+  const reach_mm = endReach(outline)[`${end}_mm`];
+  if (within < reach_mm) {
+    issues.push({
+      code: 'markInEnd',
+      path: `${path}.at_mm`,
+      limit: reach_mm,
+      unit: 'mm',
+      words: END_MAKES_THE_LINE[end],
+    });
   }
-  outline.wings.forEach((wing, i) => {
-    if (!(wing.fromTail_mm < anchors.wide_mm - margin)) {
-      issues.push({
-        code: 'wingAheadOfWidePoint',
-        path: `outline.wings.${i}.fromTail_mm`,
-        limit: anchors.wide_mm - margin,
-        unit: 'mm',
-        words: 'a wing sits well behind the wide point',
-      });
-    }
-    if (!(wing.fromTail_mm - wing.length_mm >= 0)) {
-      issues.push({
-        code: 'wingPastTail',
-        path: `outline.wings.${i}.length_mm`,
-        limit: wing.fromTail_mm,
-        unit: 'mm',
-        words: 'a wing must finish before the tail does',
-      });
-    }
-  });
-  if (outline.tail.depth_mm > anchors.wide_mm - margin) {
+  const tip_mm = battenEnds(outline)[`${end}_mm`];
+  if (!(mark.value_mm / 2 > tip_mm) && outline[end].kind === (end === 'nose' ? 'pointed' : 'pin')) {
+    issues.push({
+      code: 'tipTooBlunt',
+      path: `outline.${end}.tip_mm`,
+      limit: mark.value_mm / 2,
+      unit: 'mm',
+      words: `the tip of the ${end} is rounder than the board is wide at the mark before it`,
+    });
+  }
+  if (!(mark.value_mm > 0)) {
+    issues.push({
+      code: 'noWidth',
+      path: `${path}.value_mm`,
+      limit: 0,
+      unit: 'mm',
+      words: 'a width must be more than nothing',
+    });
+  }
+  return issues;
+}
+
+function blockIssues(outline: OutlineDocument): Issue[] {
+  const { kind, block_mm } = outline.tail;
+  if (!hasBlock(kind)) return [];
+  const issues: Issue[] = [];
+  const limit = outline.width_mm - 2 * wingsAt(outline, 0);
+  if (!(block_mm < limit)) {
+    issues.push({
+      code: 'blockTooWide',
+      path: 'outline.tail.block_mm',
+      limit,
+      unit: 'mm',
+      words: 'the tail block, with what the wings take, must be narrower than the wide point',
+    });
+  }
+  const least = LEAST_BLOCK_mm[kind === 'swallow' || kind === 'halfMoon' ? 'cutInto' : 'plain'];
+  if (!(block_mm >= least)) {
+    issues.push({
+      code: 'blockTooNarrow',
+      path: 'outline.tail.block_mm',
+      limit: least,
+      unit: 'mm',
+      words: 'the tail block is too narrow for this tail',
+    });
+  }
+  return issues;
+}
+
+/** What is cut into the back half: wings, and the tail itself. */
+function wingIssues({ wings, tail }: OutlineDocument, { wide_mm }: Anchors): Issue[] {
+  const limit = wide_mm - MARGIN_mm;
+  const issues = wings.flatMap((wing, i): Issue[] => [
+    ...(wing.fromTail_mm < limit
+      ? []
+      : [
+          {
+            code: 'wingAheadOfWidePoint',
+            path: `outline.wings.${i}.fromTail_mm`,
+            limit,
+            unit: 'mm' as const,
+            words: 'a wing sits well behind the wide point',
+          },
+        ]),
+    ...(wing.fromTail_mm - wing.length_mm >= 0
+      ? []
+      : [
+          {
+            code: 'wingPastTail',
+            path: `outline.wings.${i}.length_mm`,
+            limit: wing.fromTail_mm,
+            unit: 'mm' as const,
+            words: 'a wing must finish before the tail does',
+          },
+        ]),
+  ]);
+  if (tail.depth_mm > limit) {
     issues.push({
       code: 'tailTooDeep',
       path: 'outline.tail.depth_mm',
-      limit: anchors.wide_mm - margin,
+      limit,
       unit: 'mm',
       words: 'the tail is cut deeper than the back half of the board',
     });
   }
-  return [...issues, ...spacingIssues(stations, length_mm)];
+  return issues;
 }
 
 /** Marks off the board, and pairs too close to be two measures. */
