@@ -10,6 +10,7 @@ import {
   noteBackup,
   useShed,
 } from '../store/shed.ts';
+import { reasonOf } from '../store/saveQueue.ts';
 import { backUp } from './backUp.ts';
 
 /** Looked at when the shed is opened, and again so often. */
@@ -68,7 +69,7 @@ export function BackupRhythm() {
         onClick={() =>
           void backUp(due).then(
             () => setDue(undefined),
-            (error: unknown) => setWrong(error instanceof Error ? error.message : String(error)),
+            (error: unknown) => setWrong(reasonOf(error)),
           )
         }
       >

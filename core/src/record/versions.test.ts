@@ -204,6 +204,10 @@ describe('versions as they lie in a store', () => {
       expect(boardRecordFrom(rowUnpacked({ ...row, rode }))).toBeUndefined();
       if (typeof rode === 'string') expect(() => unstored({ ...row, rode }).rides).toThrow();
     }
+    // Refused for its length before anything is unpacked, and where less comes out than was said.
+    expect(() => unstored({ ...row, rode: `z40000000:${row.rode!}` }).rides).toThrow('far too long');
+    const longer = row.rode!.replace(/^z(\d+)/, (_, length: string) => `z${Number(length) + 7}`);
+    expect(() => unstored({ ...row, rode: longer }).rides).toThrow('cut off');
     const cut = { ...row, past: row.past!.slice(0, -9) };
     expect(boardRecordFrom(rowUnpacked(cut))).toBeUndefined();
     expect(rowLegible(cut)).toMatchObject({ past: cut.past, rides: [rideOf('kit')] });

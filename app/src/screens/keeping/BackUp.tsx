@@ -2,6 +2,7 @@ import { Button, Select } from 'antd';
 import { useEffect, useState } from 'react';
 import { backUp } from '../../parts/backUp.ts';
 import { changeBackup, daysSince, lastBackup, type LastBackup, pickFolder, picksFolders } from '../../store/shed.ts';
+import { reasonOf } from '../../store/saveQueue.ts';
 
 const EVERY: readonly { value: number; label: string }[] = [
   { value: 0, label: 'only by hand' },
@@ -32,7 +33,7 @@ export function BackUp() {
       setLast(made.last);
       say({ words: made.words, wrong: false });
     } catch (error) {
-      say({ words: `No back-up was made: ${error instanceof Error ? error.message : String(error)}`, wrong: true });
+      say({ words: `No back-up was made: ${reasonOf(error)}`, wrong: true });
     }
     setBusy(false);
   };

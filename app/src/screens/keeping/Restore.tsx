@@ -5,6 +5,7 @@ import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
 import { bringBack, gatherRows, makeBackup, replaceAll } from '../../store/shed.ts';
+import { reasonOf } from '../../store/saveQueue.ts';
 
 const FATE_WORDS: Readonly<Record<Fate, string>> = {
   new: 'not here',
@@ -54,7 +55,7 @@ export function Restore() {
       say({ words: await work(), wrong: false });
       setOpened(undefined);
     } catch (error) {
-      const why = error instanceof Error ? error.message : String(error);
+      const why = reasonOf(error);
       say({ words: `It could not be written: ${why}. Nothing was changed.`, wrong: true });
     }
     setBusy(false);
