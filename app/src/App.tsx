@@ -6,7 +6,7 @@ import { Mishap } from './parts/Mishap.tsx';
 import { PaletteKey } from './screens/palette/PaletteKey.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
 import { useShed } from './store/shed.ts';
-import { whenIdle } from './store/checked.ts';
+import { whenIdle } from './store/leisure.ts';
 import { UpdateBar } from './parts/UpdateBar.tsx';
 import { antdTheme } from './theme/antd.ts';
 import { styleNonce } from './trust.ts';

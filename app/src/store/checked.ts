@@ -149,10 +149,3 @@ function readsWhole(row: BoardRecord, wasBuilt: boolean): boolean {
     return false;
   }
 }
-
-/** The next time the page has nothing else to do. */
-export const whenIdle = (): Promise<void> =>
-  new Promise((done) => {
-    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => done(), { timeout: 1000 });
-    else setTimeout(done, 50);
-  });

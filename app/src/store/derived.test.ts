@@ -51,6 +51,25 @@ const record = (id: string, model: string, day: string, change: Partial<BoardRec
 });
 const shed = (...records: BoardRecord[]) => Object.fromEntries(records.map((entry) => [entry.id, entry]));
 
+describe('what is usual in the shop', () => {
+  it('is read from the twelve latest of its family, however the rack lists them', () => {
+    const ours = record('ours', 'Slack Water', '11-01');
+    const days = [7, 3, 15, 1, 9, 12, 5, 14, 2, 11, 4, 13, 6, 10, 8];
+    const others = days.map((day) =>
+      record(`r${day}`, 'Slack Water', `06-${String(day).padStart(2, '0')}`, {
+        board: { ...modelNamed('Slack Water')!, length_mm: 1800 + day },
+      }),
+    );
+    const fish = record('fish', 'Kettle', '10-01');
+    const binned = record('binned', 'Slack Water', '10-02', { binnedAt: '2026-10-03T09:00:00.000Z' });
+    const shop = { records: shed(ours, ...others, fish, binned), riders: {}, settings: USUAL_SETTINGS, shelf: [] };
+    const own = caseFor(ours, shop, undefined).own ?? [];
+    expect(own.map(({ shape }) => shape.board.length_mm)).toEqual(
+      [15, 14, 13, 12, 11, 10, 9, 8, 7, 6, 5, 4].map((day) => 1800 + day),
+    );
+  });
+});
+
 describe('the board an order is judged against', () => {
   const ours = record('ours', 'Slack Water', '11-01');
 

@@ -99,6 +99,18 @@ export interface Shop {
   shelf: readonly Blank[];
 }
 
+/** Boards listed once for each state of the rack: thousands of them are gone through at every move of a drag. */
+const lists = new WeakMap<Shop['records'], readonly BoardRecord[]>();
+
+function listOf(records: Shop['records']): readonly BoardRecord[] {
+  let list = lists.get(records);
+  if (!list) {
+    list = Object.values(records);
+    lists.set(records, list);
+  }
+  return list;
+}
+
 /** What of a record its order hangs on, and none of its lines: a drag leaves it alone. Any record is one. */
 export interface OrderOf extends Pick<BoardRecord, 'id' | 'riderId' | 'createdAt'> {
   kind?: Kind | undefined;
@@ -120,10 +132,13 @@ export function lastRecord(record: OrderOf, records: Shop['records']): BoardReco
   const named = record.brief?.againstId;
   if (named !== undefined) return entryOf(records, named);
   if (record.riderId === null) return undefined;
-  const ofFamily = (other: BoardRecord) => other.board.family === record.board.family;
-  const [latest] = Object.values(records)
-    .filter((other) => other.riderId === record.riderId && other.id !== record.id && other.createdAt < record.createdAt)
-    .sort((a, b) => Number(ofFamily(b)) - Number(ofFamily(a)) || b.createdAt.localeCompare(a.createdAt));
+  const ofFamily = (other: BoardRecord) => Number(other.board.family === record.board.family);
+  let latest: BoardRecord | undefined;
+  for (const other of listOf(records)) {
+    if (other.riderId !== record.riderId || other.id === record.id || other.createdAt >= record.createdAt) continue;
+    const nearer = latest === undefined ? 1 : ofFamily(other) - ofFamily(latest);
+    if (nearer > 0 || (nearer === 0 && other.createdAt > latest!.createdAt)) latest = other;
+  }
   return latest;
 }
 
@@ -178,12 +193,17 @@ const MOST_OWN = 12;
 const owns = new Map<Family, { boards: Board[]; facts: Facts[] }>();
 
 /** The shop's other boards of the family, the latest first: read once for as long as they are the same. */
-function ownFacts({ id, board }: BoardRecord, records: Shop['records']): readonly Facts[] {
-  const boards = Object.values(records)
-    .filter((other) => other.id !== id && other.board.family === board.family && other.binnedAt === undefined)
-    .sort((a, b) => b.createdAt.localeCompare(a.createdAt))
-    .slice(0, MOST_OWN)
-    .map((other) => other.board);
+function ownFacts({ id, board }: OrderOf, records: Shop['records']): readonly Facts[] {
+  // The latest few are kept in order while the list is gone through once: it is never sorted whole.
+  const newest: BoardRecord[] = [];
+  for (const other of listOf(records)) {
+    if (other.id === id || other.board.family !== board.family || other.binnedAt !== undefined) continue;
+    if (newest.length === MOST_OWN && other.createdAt <= newest.at(-1)!.createdAt) continue;
+    const before = newest.findIndex(({ createdAt }) => createdAt < other.createdAt);
+    newest.splice(before < 0 ? newest.length : before, 0, other);
+    if (newest.length > MOST_OWN) newest.pop();
+  }
+  const boards = newest.map((other) => other.board);
   const known = owns.get(board.family);
   if (known && known.boards.length === boards.length && known.boards.every((entry, i) => entry === boards[i]))
     return known.facts;
@@ -192,20 +212,31 @@ function ownFacts({ id, board }: BoardRecord, records: Shop['records']): readonl
   return facts;
 }
 
+/** Other boards of the rack that a judgement reads: the one it is held against, and what is usual in the shop. */
+export interface Beside {
+  last: BoardRecord | undefined;
+  own: readonly Facts[];
+}
+
+export const besideOf = (order: OrderOf, records: Shop['records']): Beside => ({
+  last: lastRecord(order, records),
+  own: ownFacts(order, records),
+});
+
 /** Everything a judgement of a board is made from; `over` is the board laid over, which comes before the last one. */
 export function caseFor(
   record: BoardRecord,
   shop: Shop,
   target: LitresTarget | undefined,
   over?: { board: Board; name: string },
+  { last, own }: Beside = besideOf(record, shop.records),
 ): Case {
   const rider = riderOf(record, shop.riders);
-  const last = lastRecord(record, shop.records);
   const against = over ?? (last && { board: last.board, name: `${last.board.name} ${last.number}` });
   return {
     facts: factsFor(record.board, rider?.height_mm, record.id),
     kind: kindFor(record, shop.riders),
-    own: ownFacts(record, shop.records),
+    own,
     rider,
     waves: wavesOf(record, shop.riders),
     last: against && { facts: factsFor(against.board, rider?.height_mm), name: against.name },
@@ -236,7 +267,7 @@ export function foamOf(
 
 /** Orders on the line that will be cut from a blank and are not yet; `except` is not counted. */
 export function takenFor(blankId: string, records: Shop['records'], except?: string): number {
-  return Object.values(records).filter(
+  return listOf(records).filter(
     ({ id, blankId: theirs, blankCut, order }) =>
       id !== except && theirs === blankId && !blankCut && order !== undefined && order.doneOn === undefined,
   ).length;

@@ -8,9 +8,10 @@ import {
   USUAL_SETTINGS,
 } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
-import { checkAtLeisure, loadChecked, recordFrom, whenIdle, wholeFrom } from './checked.ts';
+import { checkAtLeisure, loadChecked, recordFrom, wholeFrom } from './checked.ts';
 import { db, isMoving } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
+import { atLeisure } from './leisure.ts';
 import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
 import { takeSettings } from './settings.ts';
 import { reasonOf } from './saveQueue.ts';
@@ -136,7 +137,7 @@ export async function loadShed(readWhole = READ_WHOLE): Promise<void> {
     });
     // The latest first, as they stand on the rack.
     const whole = boards.good.filter(({ id }) => !newer.has(id)).sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1));
-    if (typeof requestIdleCallback === 'function') void checkAtLeisure(whole, takeUnreadable, whenIdle);
+    if (typeof requestIdleCallback === 'function') void checkAtLeisure(whole, takeUnreadable, atLeisure);
   } catch (error) {
     useShed.setState({ status: 'failed', failure: reasonOf(error) });
   }

@@ -1,9 +1,9 @@
 import { Button, Modal, Segmented, Select } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { compared, type LeverDifference, measureOf, type MeasureUnit, titleOf } from '@june-tide/core/measure';
 import { MeasuredValue } from '../../parts/MeasuredValue.tsx';
-import { useShed } from '../../store/shed.ts';
+import { entryOf, useShed } from '../../store/shed.ts';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
 import { useBay } from './useBay.ts';
 
@@ -12,7 +12,8 @@ const PUSHES = [1, 2, 3, 5];
 /** Another board, or this one as it was, laid on our tape: how it lies, what differs, and the difference pushed. */
 export function LayOver() {
   const { record, over, layOver } = useBay();
-  const others = useShed(useShallow((shed) => othersIn(shed, record.id)));
+  const [picking, setPicking] = useState(false);
+  const others = usePickable(picking, record.id, over?.choice.id);
   const steps = useShed(useShallow((shed) => shed.histories[record.id]?.past.map(({ name }) => name) ?? []));
   const [open, setOpen] = useState(false);
   return (
@@ -27,6 +28,7 @@ export function LayOver() {
           placeholder="Lay over another board"
           className="grow least-150"
           value={over?.choice.id ?? null}
+          onOpenChange={setPicking}
           onChange={(id: string | undefined) => {
             if (!id) layOver(undefined);
             else {
@@ -53,10 +55,7 @@ export function LayOver() {
             },
             {
               label: 'Other boards',
-              options: others.map((other) => {
-                const [id, ...label] = other.split(' ');
-                return { value: id, label: label.join(' ') };
-              }),
+              options: others,
             },
           ]}
         />
@@ -113,15 +112,29 @@ function earlierOptions(steps: readonly string[]): { value: string; label: strin
     .slice(0, MOST_EARLIER);
 }
 
-/** The boards that can be laid over, each as its id and its name, one text each: equal while no name changes. */
-function othersIn({ records, riders }: ReturnType<typeof useShed.getState>, id: string): string[] {
-  return Object.values(records)
-    .filter((other) => other.id !== id)
-    .sort((a, b) => a.board.name.localeCompare(b.board.name) || a.number - b.number)
-    .map(({ id: other, board, number, riderId }) => {
-      const rider = riderId === null ? undefined : riders[riderId]?.name;
-      return `${other} ${board.name} ${number}${rider ? `, ${rider}` : ''}`;
-    });
+/** Made once: each compare without it makes its own. */
+const BY_NAME = new Intl.Collator('en');
+
+interface Pickable {
+  value: string;
+  label: string;
+}
+
+/** Boards that can be laid over: all of them while one is picked, else the one that lies there; a drag is not kept by names. */
+function usePickable(picking: boolean, own: string, laid: string | undefined): readonly Pickable[] {
+  const all = useShed((shed) => (picking ? shed.records : undefined));
+  const riders = useShed((shed) => shed.riders);
+  const one = useShed((shed) => entryOf(shed.records, laid));
+  return useMemo(() => {
+    const records = all ? Object.values(all) : one ? [one] : [];
+    return records
+      .filter(({ id }) => id !== own)
+      .sort((a, b) => BY_NAME.compare(a.board.name, b.board.name) || a.number - b.number)
+      .map(({ id, board, number, riderId }) => {
+        const rider = entryOf(riders, riderId)?.name;
+        return { value: id, label: `${board.name} ${number}${rider ? `, ${rider}` : ''}` };
+      });
+  }, [all, one, riders, own]);
 }
 
 /** Smaller differences cannot be read: mm, mm², litres, rad, plain. */

@@ -1,6 +1,15 @@
 import { useCallback, useMemo } from 'react';
 import type { BoardRecord } from '@june-tide/core/record';
-import { caseFor, kindFor, measuresFor, type OrderOf, shapeFor, sizesFor } from '../../store/derived.ts';
+import {
+  type Beside,
+  besideOf,
+  caseFor,
+  kindFor,
+  measuresFor,
+  type OrderOf,
+  shapeFor,
+  sizesFor,
+} from '../../store/derived.ts';
 import { entryOf, useShed } from '../../store/shed.ts';
 import { AS_OPENED, laidOver, type Over } from './over.ts';
 import { hold, layOver, moveHookOn, useSession } from './session.ts';
@@ -8,6 +17,8 @@ import type { BayContext, StepKey } from './useBay.ts';
 
 /** What an order hangs on, where there is no board. */
 const NOBODYS: Pick<OrderOf, 'riderId' | 'brief' | 'createdAt'> = { riderId: null, createdAt: '' };
+
+const NOTHING: Beside = { last: undefined, own: [] };
 
 /** The board laid over: another of the rack, this one as it was opened, or an earlier state of it. */
 function useOver(record: BoardRecord | undefined): Over | undefined {
@@ -42,9 +53,13 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
     const shop = { records, riders, settings, shelf };
     return sizesFor({ id, riderId, brief, createdAt, kind, board: { family } }, shop);
   }, [id, riderId, brief, createdAt, kind, family, riders, settings]);
+  // Other boards change no verdict while this one is dragged: they are looked for anew at each step.
+  const beside = useMemo((): Beside => {
+    if (id === undefined || family === undefined || step === undefined) return NOTHING;
+    return besideOf({ id, riderId, brief, createdAt, board: { family } }, useShed.getState().records);
+  }, [id, riderId, brief, createdAt, family, step]);
   return useMemo((): BayContext | undefined => {
     if (!record || !step) return undefined;
-    // Other boards change no verdict while this one is dragged: they are read as they are now.
     const { records, shelf } = useShed.getState();
     const shop = { records, riders, settings, shelf };
     return {
@@ -54,7 +69,7 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
       rider: entryOf(riders, record.riderId),
       sizes,
       target: sizes[0],
-      judgedAs: caseFor(record, shop, sizes[0], over),
+      judgedAs: caseFor(record, shop, sizes[0], over, beside),
       step,
       hook_mm: Math.min(record.board.length_mm, Math.max(0, hook)),
       moveHook,
@@ -63,5 +78,5 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
       over,
       layOver,
     };
-  }, [record, riders, settings, sizes, step, hook, moveHook, held, over]);
+  }, [record, riders, settings, sizes, step, hook, moveHook, held, over, beside]);
 }
