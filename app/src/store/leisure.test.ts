@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, it, jest } from '@jest/globals';
 import { REST_ms, restOf } from './leisure.ts';
 
 beforeEach(() => {
-  jest.useFakeTimers();
+  jest.useFakeTimers({ doNotFake: [] });
 });
 afterEach(() => {
   jest.useRealTimers();
