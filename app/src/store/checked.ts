@@ -85,9 +85,8 @@ export async function forgetChecked(id: string): Promise<void> {
   await db.checked.delete(id);
 }
 
-/** So many are looked at before the page has its thread again, and written at once. */
-const AT_ONCE = 4;
-const WORDS_AT_ONCE = 100;
+/** The page has its thread again after so long, which with one more board is still no long task. */
+const AT_ONCE_ms = 30;
 const WRITTEN_AT_ONCE = 200;
 
 /** So many of the first are read whole before anything else is done: a whole small shed, what is seen of a large one. */
@@ -104,8 +103,9 @@ export async function checkAtLeisure(
 ): Promise<void> {
   await readAtLeisure(rows.slice(0, READ_FIRST), wrong, leisure);
   // Then the first question finds its words ready: that is soon done.
-  for (const [i, row] of rows.entries()) {
-    if (i % WORDS_AT_ONCE === 0) await leisure();
+  const breath = breathing(leisure);
+  for (const row of rows) {
+    await breath();
     wordsOf(row);
   }
   await readAtLeisure(rows.slice(READ_FIRST), wrong, leisure);
@@ -117,8 +117,9 @@ async function readAtLeisure(
   leisure: () => Promise<void>,
 ): Promise<void> {
   let waiting: Checked[] = [];
-  for (const [i, row] of rows.entries()) {
-    if (i % AT_ONCE === 0) await leisure();
+  const breath = breathing(leisure);
+  for (const row of rows) {
+    await breath();
     const before = measuredNow(row);
     if (!readsWhole(row, before !== undefined)) {
       await forgetChecked(row.id);
@@ -131,6 +132,16 @@ async function readAtLeisure(
     waiting = [];
   }
   await db.checked.bulkPut(waiting);
+}
+
+/** Waits for leisure at first, and whenever {@link AT_ONCE_ms} have been worked since. */
+function breathing(leisure: () => Promise<void>): () => Promise<void> {
+  let since_ms = -Infinity;
+  return async () => {
+    if (performance.now() - since_ms < AT_ONCE_ms) return;
+    await leisure();
+    since_ms = performance.now();
+  };
 }
 
 function wordsOf(row: BoardRecord): void {

@@ -1,22 +1,26 @@
 import { Input } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import type { BoardRecord } from '@june-tide/core/record';
 import { FOOT_mm } from '@june-tide/core/units';
 import { FoamGradient } from '../../parts/BoardPlan.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
-import { useDone } from '../../parts/useDone.tsx';
+import { type Done, useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { useShed } from '../../store/shed.ts';
 import { Asked } from './Asked.tsx';
 import { found, type Order, riderNameOf, type Which } from './found.ts';
 import { RackFoot } from './RackFoot.tsx';
 import { RackOrder } from './RackOrder.tsx';
+import { useFewAtATime } from './useFewAtATime.ts';
 import { useQuestion } from './useQuestion.ts';
 import { Stood } from './Stood.tsx';
 
 const LEFT = 66;
 const CAPTION = 108;
 const LEAST_SLOT = 108;
+/** So many boards are drawn beyond either end of what is seen. */
+const BESIDE = 2;
 
 /** Home: every board of the shed standing on its tail, at one true scale. */
 export function Rack() {
@@ -44,6 +48,7 @@ export function Rack() {
   const scale = Math.max(0.05, (floor - 16) / longest);
   const widest = Math.max(0, ...shown.map(({ board }) => board.outline.width_mm)) * scale + 4;
   const slot = Math.max(LEAST_SLOT, widest, (width - LEFT - 16) / Math.max(1, shown.length));
+  const place = useMemo(() => ({ slot, floor, scale }), [slot, floor, scale]);
   const drawnWidth = Math.max(width, LEFT + slot * shown.length + 16);
 
   return (
@@ -85,23 +90,13 @@ export function Rack() {
               ))}
               <StandingTape floor={floor} scale={scale} longest_mm={longest} />
               <line x1={LEFT} x2={drawnWidth} y1={floor} y2={floor} stroke="var(--ink)" strokeWidth={2} />
-              {shown.map((record, i) => {
-                const x = LEFT + slot * (i + 0.5);
-                if (x < scrolled - 2 * slot || x > scrolled + width + 2 * slot) return null;
-                return (
-                  <Stood
-                    key={record.id}
-                    record={record}
-                    rider={riderNameOf(record, riders) ?? 'unsold'}
-                    x={x}
-                    slot={slot}
-                    floor={floor}
-                    caption={CAPTION}
-                    scale={scale}
-                    onDone={say}
-                  />
-                );
-              })}
+              <Standing
+                boards={shown}
+                from={(scrolled - LEFT) / slot - BESIDE}
+                to={(scrolled + width - LEFT) / slot + BESIDE}
+                place={place}
+                onDone={say}
+              />
             </svg>
           )}
           {shown.length === 0 && <p className="serif nothing-stands">{emptyWords(find, family)}</p>}
@@ -109,6 +104,38 @@ export function Rack() {
         <RackFoot refuse={refuse} />
       </main>
     </div>
+  );
+}
+
+interface StandingProps {
+  boards: readonly BoardRecord[];
+  /** Places along the wall that are seen. */
+  from: number;
+  to: number;
+  place: { slot: number; floor: number; scale: number };
+  onDone: (done: Done) => void;
+}
+
+/** The boards of one stretch of the wall. */
+function Standing({ boards, from, to, place: { slot, floor, scale }, onDone }: StandingProps) {
+  const riders = useShed((shed) => shed.riders);
+  const first = Math.max(0, Math.floor(from));
+  const seen = boards.slice(first, Math.max(first, Math.ceil(to)));
+  const drawn = useFewAtATime(seen.map(({ id }) => id));
+  return seen.map((record, k) =>
+    drawn.has(record.id) ? (
+      <Stood
+        key={record.id}
+        record={record}
+        rider={riderNameOf(record, riders) ?? 'unsold'}
+        x={LEFT + slot * (first + k + 0.5)}
+        slot={slot}
+        floor={floor}
+        caption={CAPTION}
+        scale={scale}
+        onDone={onDone}
+      />
+    ) : null,
   );
 }
 

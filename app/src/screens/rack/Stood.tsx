@@ -1,6 +1,6 @@
 import { Button, Dropdown, Input, Modal } from 'antd';
 import { MoreOutlined } from '@ant-design/icons';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type BoardRecord, parentOf } from '@june-tide/core/record';
 import { formatLitres } from '@june-tide/core/units';
@@ -22,8 +22,8 @@ interface StoodProps {
   onDone: (done: Done) => void;
 }
 
-/** One board standing on its tail, with its name and size under it and what can be done with it. */
-export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }: StoodProps) {
+/** One board standing on its tail, with its name and size under it and what can be done with it; left alone while the wall is scrolled. */
+export const Stood = memo(function Stood({ record, rider, x, slot, floor, caption, scale, onDone }: StoodProps) {
   const navigate = useNavigate();
   const [naming, setNaming] = useState(false);
   const [throwing, setThrowing] = useState(false);
@@ -131,25 +131,24 @@ export function Stood({ record, rider, x, slot, floor, caption, scale, onDone }:
             <Button type="text" size="small" aria-label={`More for ${called}`} icon={<MoreOutlined aria-hidden />} />
           </Dropdown>
         </div>
-        <ThrowAway record={record} called={called} open={throwing} onClose={() => setThrowing(false)} />
+        {throwing && <ThrowAway record={record} called={called} onClose={() => setThrowing(false)} />}
         {naming && <Rename record={record} called={called} onDone={onDone} onClose={() => setNaming(false)} />}
       </foreignObject>
     </g>
   );
-}
+});
 
 interface ThrowAwayProps {
   record: BoardRecord;
   called: string;
-  open: boolean;
   onClose: () => void;
 }
 
-function ThrowAway({ record, called, open, onClose }: ThrowAwayProps) {
+function ThrowAway({ record, called, onClose }: ThrowAwayProps) {
   return (
     <Modal
       title={`Throw ${called} away?`}
-      open={open}
+      open
       okText="Throw it away"
       okButtonProps={{ danger: true }}
       cancelText="Keep it in the bin"
