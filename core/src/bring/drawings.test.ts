@@ -352,6 +352,36 @@ describe('what is no drawing', () => {
   });
 });
 
+describe('the unit of an SVG', () => {
+  // CSS Values and Units 3, 6.2: an inch is 2.54 cm, 72 points, 6 picas and 96 pixels; a Q is a quarter of a millimetre.
+  it.each([
+    ['100mm', 1],
+    ['10cm', 1],
+    ['1in', 0.254],
+    ['72pt', 0.254],
+    ['6pc', 0.254],
+    ['400Q', 1],
+    ['25.4MM', 0.254],
+  ])('of %s over a hundred is %f mm', (width, unit_mm) => {
+    const found = readDrawing(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${width}" viewBox="0 0 100 100"><path d="M0 0L9 9"/></svg>`,
+    );
+    expect(found.ok && found.unit_mm).toBeCloseTo(unit_mm, 9);
+  });
+
+  it('is told by the height where the width says pixels, and by none where both do', () => {
+    const unit = (width: string, height: string) => {
+      const found = readDrawing(
+        `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 50 100"><path d="M0 0L9 9"/></svg>`,
+      );
+      return found.ok ? found.unit_mm : NaN;
+    };
+    expect(unit('96px', '20cm')).toBeCloseTo(2, 9);
+    expect(unit('96px', '96px')).toBeUndefined();
+    expect(unit('96', '96')).toBeUndefined();
+  });
+});
+
 describe('shapes of an SVG', () => {
   // SVG 1.1, 9.2 and 9.7: a polygon is closed, a polyline is not; a rectangle is a closed path of its four corners.
   const read = (body: string) => {
