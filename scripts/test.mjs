@@ -3,23 +3,28 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { installChromium } from './chromium.mjs';
 import { build, checkNode, install, mustRun, root, say } from './prepare.mjs';
+import { together } from './together.mjs';
+import { TYPES } from './typecheck.mjs';
 
 const began = Date.now();
 checkNode();
 install();
 installChromium();
 
-say('Types');
-mustRun(process.execPath, ['scripts/typecheck.mjs'], 'The type check');
-say('Lint');
-mustRun(process.execPath, ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'], 'Lint');
-mustRun(
-  process.execPath,
-  ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
-  'The format check',
-);
-say('Structure: no cycle, no dead export');
-mustRun(process.execPath, ['scripts/structure.mjs'], 'The structure check');
+say('Types, lint, format and structure');
+const wrong = await together([
+  ...TYPES,
+  { script: ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'], words: 'Lint' },
+  {
+    script: ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+    words: 'The format check',
+  },
+  { script: ['scripts/structure.mjs'], words: 'The structure check' },
+]);
+if (wrong.length > 0) {
+  for (const words of wrong) console.error(`\n${words} did not succeed; the lines above say why.`);
+  process.exit(1);
+}
 say('Unit tests');
 const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
