@@ -215,6 +215,18 @@ test('damage is noted, a winner’s variants are ridden blind, and a board is so
 
   await part('Numbers');
   await expect(page.getByRole('img', { name: /^Litres: version 1 .*version 8 29\.9 L, worse/ })).toBeVisible();
+  // Any two of them, whatever the board is now.
+  const pair = page.getByRole('region', { name: 'Two versions' });
+  await expect(pair.getByRole('img', { name: /^Version 7, dashed, and Version 8/ })).toBeVisible();
+  await expect(pair.getByTestId('pair-changed')).toHaveText(/^Width 19 3\/4 to 19 7\/8\./);
+  await pair.getByRole('button', { name: 'Every number that differs' }).click();
+  const numbers = page.getByRole('dialog', { name: 'Version 7 and version 8 of Penny Step 2' });
+  await expect(numbers.getByRole('row', { name: /^Width/ })).toHaveText(/19 3\/4.*19 7\/8.*\+1\/8/);
+  await page.keyboard.press('Escape');
+  await choose(page, 'Version held against', 'Version 8');
+  await expect(pair.getByTestId('pair-changed')).toHaveText('They are one and the same board.');
+  await choose(page, 'Version it became', 'Version 7');
+  await expect(pair.getByTestId('pair-changed')).toHaveText(/^Width 19 7\/8 to 19 3\/4\./);
 
   await page.goto('/bay/skarn-slack-104/ride');
   await part('Softened');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { USUAL_SCHEDULE, USUAL_WORKSHOP, usualShelf } from '@june-tide/core/make';
 import { modelNamed } from '@june-tide/core/models';
-import type { BoardRecord } from '@june-tide/core/record';
+import { type BoardRecord, versionMade } from '@june-tide/core/record';
 import { type Rider, USUAL_SCHOOLS } from '@june-tide/core/rider';
 import { USUAL_SETTINGS } from '@june-tide/core/record';
 import {
@@ -116,6 +116,24 @@ describe('what an order is judged from', () => {
     expect(caseFor(ours, shop, undefined).last?.name).toBe('Tin Roof 1');
     const over = { board: modelNamed('Gannet')!, name: 'Gannet 2' };
     expect(caseFor(ours, shop, undefined, over).last?.name).toBe('Gannet 2');
+  });
+
+  it('is the version it was worked on from, once that was ridden and the board is another', () => {
+    const tinRoof = record('last', 'Tin Roof', '02-01');
+    const made = versionMade(ours, { id: 'v1', on: '2026-11-02', how: 'cut', why: '' });
+    const wider = (of: BoardRecord): BoardRecord => ({
+      ...of,
+      board: { ...of.board, outline: { ...of.board.outline, width_mm: of.board.outline.width_mm + 4 } },
+    });
+    const ridden = { ...made, rides: [{ on: '2026-11-05', waves: '', words: 'stiff', version: 'v1' }] };
+    const against = (of: BoardRecord) => {
+      const shop = { records: shed(of, tinRoof), riders: { maren: rider }, settings: USUAL_SETTINGS, shelf: [] };
+      return caseFor(of, shop, undefined).last;
+    };
+    expect(against(wider(made))?.name).toBe('Tin Roof 1');
+    expect(against(ridden)?.name).toBe('Tin Roof 1');
+    expect(against(wider(ridden))?.name).toBe('version 1');
+    expect(against(wider(ridden))?.facts.shape.board).toBe(made.versions![0].board);
   });
 
   it('knows how it is glassed only where the shop has said so, and what it weighs from the scales before the sums', () => {

@@ -16,7 +16,7 @@ import {
   type Workshop,
 } from '@june-tide/core/make';
 import { Facts, measure, type Measures } from '@june-tide/core/measure';
-import type { BoardRecord, Settings } from '@june-tide/core/record';
+import { type BoardRecord, type Settings, versionsOf, workingDiffers } from '@june-tide/core/record';
 import {
   type Kind,
   kindOf,
@@ -223,7 +223,18 @@ export const besideOf = (order: OrderOf, records: Shop['records']): Beside => ({
   own: ownFacts(order, records),
 });
 
-/** Everything a judgement of a board is made from; `over` is the board laid over, which comes before the last one. */
+/** The version a board is worked on from, where that one was ridden and the board is another by now: it is what the rider had under the feet. */
+function riddenBefore(record: BoardRecord): { board: Board; name: string } | undefined {
+  const { from, rides } = record;
+  if (from === undefined || !rides.some(({ version }) => version === from) || !workingDiffers(record)) return undefined;
+  const version = versionsOf(record).find(({ id }) => id === from);
+  return version && { board: version.board, name: `version ${version.no}` };
+}
+
+/**
+ * Everything a judgement of a board is made from. It is held against `over`, the board laid over, where there is one; else against the
+ * version that was ridden before it; else against the rider's last board.
+ */
 export function caseFor(
   record: BoardRecord,
   shop: Shop,
@@ -232,7 +243,8 @@ export function caseFor(
   { last, own }: Beside = besideOf(record, shop.records),
 ): Case {
   const rider = riderOf(record, shop.riders);
-  const against = over ?? (last && { board: last.board, name: `${last.board.name} ${last.number}` });
+  const against =
+    over ?? riddenBefore(record) ?? (last && { board: last.board, name: `${last.board.name} ${last.number}` });
   return {
     facts: factsFor(record.board, rider?.height_mm, record.id),
     kind: kindFor(record, shop.riders),

@@ -1,9 +1,8 @@
 import { Button, Modal, Segmented, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { compared, type LeverDifference, measureOf, type MeasureUnit, titleOf } from '@june-tide/core/measure';
-import { MeasuredValue } from '../../parts/MeasuredValue.tsx';
 import { entryOf, useShed } from '../../store/shed.ts';
+import { Differences } from './Differences.tsx';
 import { ALIGNMENT_WORDS, type Alignment, ALIGNMENTS, AS_OPENED } from './over.ts';
 import { useBay } from './useBay.ts';
 
@@ -95,7 +94,7 @@ export function LayOver() {
         width={760}
         title={over && `${over.name} and ${record.board.name} ${record.number}`}
       >
-        {over && open && <Differences />}
+        {over && open && <Differences from={over} to={{ name: 'This board', board: record.board }} />}
       </Modal>
     </div>
   );
@@ -135,76 +134,4 @@ function usePickable(picking: boolean, own: string, laid: string | undefined): r
         return { value: id, label: `${board.name} ${number}${rider ? `, ${rider}` : ''}` };
       });
   }, [all, one, riders, own]);
-}
-
-/** Smaller differences cannot be read: mm, mm², litres, rad, plain. */
-const LEAST: Readonly<Record<MeasureUnit, number>> = { mm: 0.4, mm2: 300, L: 0.05, rad: 0.01, '': 0.002 };
-const GROUP_WORDS: Readonly<Record<LeverDifference['group'], string>> = {
-  size: 'size',
-  outline: 'the outline',
-  rocker: 'rocker',
-  foil: 'foil',
-  deck: 'the deck',
-  rails: 'rails',
-  bottom: 'the bottom',
-  fins: 'fins',
-};
-
-/** Every number of both boards that differs, and the levers behind it. */
-function Differences() {
-  const { record, over } = useBay();
-  if (!over) return null;
-  const { measures, levers } = compared(over.board, record.board);
-  const changed = measures.filter((m) => Math.abs(m.difference) > LEAST[measureOf(m.key).unit]);
-  const groups = [...new Set(levers.map((lever) => lever.group))];
-  return (
-    <div className="differences">
-      {changed.length === 0 ? (
-        <p>Every number is the same.</p>
-      ) : (
-        <div className="tall-list" tabIndex={0}>
-          <table className="marks">
-            <thead>
-              <tr>
-                <th scope="col">Measure</th>
-                <th scope="col" className="num">
-                  {over.name}
-                </th>
-                <th scope="col" className="num">
-                  This board
-                </th>
-                <th scope="col" className="num">
-                  Difference
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {changed.map((m) => (
-                <tr key={m.key}>
-                  <th scope="row">{titleOf(m.key)}</th>
-                  <td className="num">
-                    <MeasuredValue of={m.key} value={m.from} />
-                  </td>
-                  <td className="num">
-                    <MeasuredValue of={m.key} value={m.to} />
-                  </td>
-                  <td className="num">
-                    {m.difference > 0 ? '+' : '−'}
-                    <MeasuredValue of={m.key} value={Math.abs(m.difference)} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
-      <p className="quiet above-8">
-        {levers.length === 0
-          ? 'No lever differs.'
-          : `${levers.length} ${levers.length === 1 ? 'lever differs' : 'levers differ'}: ${groups
-              .map((group) => `${levers.filter((lever) => lever.group === group).length} of ${GROUP_WORDS[group]}`)
-              .join(', ')}.`}
-      </p>
-    </div>
-  );
 }

@@ -32,17 +32,21 @@ export function OverOnPlank({ scale, profiled }: { scale: PlankScale; profiled: 
   );
 }
 
+/** What of a plank's layout its lines hang on. */
+export type LinesScale = Pick<PlankScale, 'x' | 'k' | 'centre' | 'half' | 'ground' | 'stretch'>;
+
 interface LinesProps {
   shape: Shape;
   shift_mm: number;
-  scale: PlankScale;
+  scale: LinesScale;
   stroke: string;
-  dash: string;
+  dash?: string;
   /** The profile is drawn, and these two lines of it. */
   profiled: boolean;
 }
 
-function Lines({ shape, shift_mm, scale, stroke, dash, profiled }: LinesProps) {
+/** Plan and profile of one board as lines. */
+export function Lines({ shape, shift_mm, scale, stroke, dash, profiled }: LinesProps) {
   const points = outlinePoints(shape.outline, 160);
   const plan = (side: 1 | -1) =>
     points
@@ -55,7 +59,7 @@ function Lines({ shape, shift_mm, scale, stroke, dash, profiled }: LinesProps) {
     stations.map((x) => `${scale.x(x + shift_mm).toFixed(1)} ${(scale.ground - height(x) * up).toFixed(1)}`).join('L');
   const bottom = (x: number) => shape.rocker.line.valueAt(x);
   return (
-    <g stroke={stroke} strokeWidth={2} strokeDasharray={dash}>
+    <g stroke={stroke} strokeWidth={2} {...(dash === undefined ? {} : { strokeDasharray: dash })}>
       <path d={`M${plan(1)}`} />
       {!scale.half && <path d={`M${plan(-1)}`} />}
       {profiled && (

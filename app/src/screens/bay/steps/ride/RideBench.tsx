@@ -11,6 +11,7 @@ import { MakeVersion } from './MakeVersion.tsx';
 import { OneChange } from './OneChange.tsx';
 import { RideForm } from './RideForm.tsx';
 import { Soften } from './Soften.tsx';
+import { TwoVersions } from './TwoVersions.tsx';
 import { useRideForm } from './useRideForm.ts';
 import { Versions } from './Versions.tsx';
 
@@ -70,6 +71,7 @@ export function RideBench() {
           ) : (
             <Suspense fallback={<p className="quiet">Drawing.</p>}>
               <OverVersions />
+              <TwoVersions />
             </Suspense>
           ))}
         {part === 'soften' && <Soften />}
