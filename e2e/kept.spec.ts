@@ -213,3 +213,22 @@ test('the Rider step stands on a board whose shorter sister cannot be built', as
   await expect(page.getByRole('region', { name: 'Rider' })).toBeVisible();
   await expect(page.getByText(/^(Thinner|Thicker|As it is)$/).first()).toBeVisible();
 });
+
+test('a page that is left before its last save has it at the next opening', async ({ page }) => {
+  await page.goto('/bay/skarn-slack-118/outline');
+  const width = page.getByLabel('Wide point width');
+  await expect(width).toHaveValue('19 1/2');
+  await saved(page);
+  // From here on the store answers nothing: no save comes to its end.
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.get = () => ({}) as IDBRequest;
+  });
+  await width.fill('19 7/8');
+  await width.press('Enter');
+  await expect(page.getByRole('region', { name: 'Ticket' })).toContainText('19 7/8');
+  await page.reload();
+  await expect(width).toHaveValue('19 7/8');
+  await saved(page);
+  await page.reload();
+  await expect(width).toHaveValue('19 7/8');
+});

@@ -11,6 +11,7 @@ import { riderSchema } from '@june-tide/core/rider';
 import { checkAtLeisure, loadChecked, recordFrom, wholeFrom } from './checked.ts';
 import { db, isMoving } from './db.ts';
 import { takeRecord, takeRecordGone } from './records.ts';
+import { takeLeft } from './left.ts';
 import { atLeisure } from './leisure.ts';
 import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
 import { takeSettings } from './settings.ts';
@@ -112,6 +113,7 @@ const READ_WHOLE = 60;
 export async function loadShed(readWhole = READ_WHOLE): Promise<void> {
   try {
     if (!db.isOpen()) await openStore();
+    await takeLeft();
     const [rows, riderRows, blankRows, shop] = await everyRow();
     const blanks = readRows('blanks', blankRows, (row) => readLeniently(row, blankSchema, fine));
     const newer = new Set<string>();

@@ -21,6 +21,8 @@ const APART_ms = 120;
 export class SaveQueue {
   private readonly waiting = new Map<string, Job>();
   private running = false;
+  /** What is being written now. */
+  private writing: string | undefined;
   private readonly tell: (state: SaveState) => void;
   private readonly retry_ms: number;
 
@@ -42,6 +44,11 @@ export class SaveQueue {
   /** Is anything not on disk yet? */
   get busy(): boolean {
     return this.running || this.waiting.size > 0;
+  }
+
+  /** What is not on disk yet, by its key. */
+  get unsaved(): string[] {
+    return [...new Set([...(this.writing === undefined ? [] : [this.writing]), ...this.waiting.keys()])];
   }
 
   /** Waits a moment unless what waits is in a hurry; a put that is ends it. */
@@ -66,11 +73,14 @@ export class SaveQueue {
         () => this.tell({ kind: 'failed', reason: 'the browser’s store does not answer' }),
         SILENCE_ms,
       );
+      this.writing = key;
       try {
         await job.write();
         clearTimeout(silent);
+        this.writing = undefined;
       } catch (error) {
         clearTimeout(silent);
+        this.writing = undefined;
         if (!this.waiting.has(key)) this.waiting.set(key, job);
         this.tell({ kind: 'failed', reason: reasonOf(error) });
         this.running = false;
