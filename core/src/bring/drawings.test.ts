@@ -11,6 +11,7 @@ import { halfBreadthAt } from '../outline/outline.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { thinned } from '../testing/runs.ts';
 import { readDrawing } from './drawingFile.ts';
+import { dxfGroups } from './dxfGroups.ts';
 import { boardFromDrawing, partsOf, planOf } from './drawn.ts';
 import { areaOf, chained } from './plane.ts';
 
@@ -349,6 +350,24 @@ describe('what is no drawing', () => {
     ['groups without end', svg(`${'<g>'.repeat(200)}<line x2="9"/>${'</g>'.repeat(200)}`), /too deep/],
   ])('%s is refused', (_what, text, reason) => {
     expect(refusal(text)).toMatch(reason);
+  });
+});
+
+describe('the group codes of a DXF', () => {
+  // DXF Reference, group code value types: which numbers a code may be.
+  const read = (code: number) => dxfGroups(`0\nSECTION\n2\nENTITIES\n0\nLINE\n${code}\n0\n0\nENDSEC\n0\nEOF\n`).ok;
+  it.each([
+    [-5, 149],
+    [160, 179],
+    [210, 239],
+    [270, 409],
+    [410, 481],
+    [999, 1071],
+  ])('from %i to %i are some', (from, to) => {
+    expect([from, to].map(read)).toEqual([true, true]);
+  });
+  it.each([-6, 150, 159, 180, 209, 240, 269, 482, 998, 1072, 1500])('%i is none', (code) => {
+    expect(read(code)).toBe(false);
   });
 });
 

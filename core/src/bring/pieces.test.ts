@@ -1,5 +1,6 @@
 // The small pieces that drawings, pictures and scans are read with, each against its closed form or by hand.
 import { describe, expect, it } from '@jest/globals';
+import { WING_DEPTH_mm, WING_LENGTH_mm } from '../document/limits.ts';
 import type { Board } from '../document/schema.ts';
 import { TAPE_READINGS, TAPE_SHEET, type TapeReading } from '../files/tapeSheet.ts';
 import { modelNamed, models } from '../models/models.ts';
@@ -302,6 +303,27 @@ function differing(a: unknown, b: unknown): number[] {
     differing((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
   );
 }
+
+describe('what an outline’s numbers may be', () => {
+  const { outline } = modelNamed('Slack Water')!;
+  const wing = { fromTail_mm: 300, depth_mm: 8, length_mm: 20, raised: 0 };
+  it('is as far as a board goes, and no farther', () => {
+    const ranges = leversOf({
+      ...outline,
+      marks: [],
+      wings: [wing],
+      nose: { kind: 'pointed', curve_rad: 0.7, tip_mm: 20 },
+      tail: { kind: 'round', block_mm: 100, depth_mm: 30, tip_mm: 0 },
+    }).map(({ unknown: { low, high } }) => [low, high]);
+    expect(ranges.slice(0, 5)).toEqual([
+      [150, 900],
+      [outline.widePoint_mm - 120, outline.widePoint_mm + 120],
+      [20, 2000],
+      [WING_DEPTH_mm.low, WING_DEPTH_mm.high],
+      [WING_LENGTH_mm.low, WING_LENGTH_mm.high],
+    ]);
+  });
+});
 
 describe('made-up hands', () => {
   const board = modelNamed('Slack Water')!;

@@ -6,32 +6,19 @@ import { type Shape, shapeOf } from '../../shape/shape.ts';
 import { boardOfParts } from '../drawn.ts';
 import { leastSquares, type Unknown } from '../leastSquares.ts';
 import { type Cloud, cleaned, countOf, posed, principalPose, sampled, type Scan } from './cloud.ts';
+import { GATES_mm, type HeldAgainst, heldAgainst } from './heldAgainst.ts';
+import { offOf, pickedFrom, type Place, placed } from './place.ts';
 import { readOff } from './readOff.ts';
 import { boardLevers, unknown } from './scanLevers.ts';
 import { stood, strip } from './stand.ts';
 import { outside, type Surface, surfaceOf } from './surface.ts';
 
-/** Where a scan and the board made of it are apart, seen from the tail, right or left of the stringer, on deck or bottom. */
-interface Apart {
-  x_mm: number;
-  y_mm: number;
-  z_mm: number;
-  off_mm: number;
-}
-
-export interface ScanFindings {
+export interface ScanFindings extends HeldAgainst {
   /** Points of the file, and how many lay about it and were left out. */
   points: number;
   strays: number;
   fins: boolean;
   noseBy: 'fins' | 'lift' | 'guess';
-  rms_mm: number;
-  /** 95 of a hundred points are no farther off. */
-  most_mm: number;
-  /** Wider at the right rail than at the left, by station: the mean of both ends' ten inches and the middle, mm. */
-  sides: { at_mm: number; right_mm: number }[];
-  /** Places all over the board and how far the scan is off it there: outside is positive. */
-  apart: Apart[];
 }
 
 export type ScanMade = { ok: true; board: Board; findings: ScanFindings } | { ok: false; reason: string };
@@ -67,9 +54,8 @@ export function scanLength(scan: Scan): { length: number; units: ScanUnit[] } {
 const LEAST_POINTS = 400;
 /** Another body of more than this share of the points is a second board. */
 const SECOND = 0.2;
-/** So many points the fit is made with, and the deviations are told at. */
+/** So many points the fit is made with. */
 const FITTED = 5000;
-const TOLD = 4000;
 
 /**
  * The board that was scanned. Method: strays by the density of their neighbourhood; axes by principal components; the plane of symmetry,
@@ -119,7 +105,7 @@ export function boardFromScan(scan: Scan, choices: ScanChoices): ScanMade {
       strays,
       fins: standing.fins > 0.002,
       noseBy: standing.noseBy,
-      ...heldAgainst(opened.board, laid, fit.place),
+      ...heldAgainst(opened.board, laid, fit.place, 3 * FITTED),
     },
   };
 }
@@ -201,28 +187,6 @@ function withPlainBottom(board: Board): Board {
   };
 }
 
-/** The board's place in the scan: moved, then turned about the three axes at its middle. */
-type Place = [number, number, number, number, number, number];
-
-/** Points as the board sees them, moved and turned by a little. */
-function placed(points: Float64Array, [dx, dy, dz, roll, pitch, yaw]: Place, middle: number, out: Float64Array): void {
-  const [ca, sa] = [Math.cos(roll), Math.sin(roll)];
-  const [cb, sb] = [Math.cos(pitch), Math.sin(pitch)];
-  const [cc, sc] = [Math.cos(yaw), Math.sin(yaw)];
-  for (let i = 0; i < points.length; i += 3) {
-    const x = points[i] - middle;
-    const y = points[i + 1];
-    const z = points[i + 2];
-    const y1 = y * ca - z * sa;
-    const z1 = y * sa + z * ca;
-    const x2 = x * cb + z1 * sb;
-    const z2 = z1 * cb - x * sb;
-    out[i] = x2 * cc - y1 * sc + middle + dx;
-    out[i + 1] = x2 * sc + y1 * cc + dy;
-    out[i + 2] = z2 + dz;
-  }
-}
-
 /** Numbers a document must not have are drawn in. */
 function legal(board: Board): Board {
   const { outline, foil } = board;
@@ -251,9 +215,6 @@ function surfaceFor(board: Board): Surface | undefined {
 
 /** Two contours that undo one another are drawn to nothing by so much a mm: a point's part in a thousand. */
 const CONTOUR_PULL = 0.1;
-
-/** Points farther off than this are no part of the board's skin, in turn: fins, what was left of strays. mm. */
-const GATES_mm = [25, 10, 6] as const;
 
 function fitted(
   start: Board,
@@ -332,27 +293,6 @@ const named = (board: Board): Board => ({
   },
 });
 
-/** So many points, as many from each stretch along the board, so that the ends count. */
-function pickedFrom(cloud: Cloud, count: number, length_mm: number): Float64Array {
-  const BINS = 60;
-  const bins = Array.from({ length: BINS }, () => [] as number[]);
-  for (let i = 0; i < cloud.length; i += 3) {
-    // By the angle, as the rows stand.
-    const share = Math.acos(1 - 2 * Math.min(1, Math.max(0, cloud[i] / length_mm))) / Math.PI;
-    bins[Math.min(BINS - 1, Math.floor(share * BINS))].push(i);
-  }
-  const each = count / BINS;
-  const out: number[] = [];
-  for (const bin of bins) {
-    const step = Math.max(1, bin.length / each);
-    for (let k = 0; k < bin.length; k += step) {
-      const i = bin[Math.floor(k)];
-      out.push(cloud[i], cloud[i + 1], cloud[i + 2]);
-    }
-  }
-  return Float64Array.from(out);
-}
-
 /** The points no farther off the board than the gate. */
 function within(board: Board, place: Place, middle: number, points: Float64Array, gate: number): Float64Array {
   const surface = surfaceFor(board);
@@ -363,52 +303,4 @@ function within(board: Board, place: Place, middle: number, points: Float64Array
     if (Math.abs(each) <= gate) out.push(points[3 * k], points[3 * k + 1], points[3 * k + 2]);
   });
   return Float64Array.from(out);
-}
-
-function offOf(
-  surface: Surface,
-  place: Place,
-  middle: number,
-  points: Float64Array,
-  moved = new Float64Array(points.length),
-): Float64Array {
-  placed(points, place, middle, moved);
-  const off = new Float64Array(points.length / 3);
-  outside(surface, moved, new Int32Array(2 * off.length), false, off);
-  return off;
-}
-
-function heldAgainst(
-  board: Board,
-  cloud: Cloud,
-  place: Place,
-): Pick<ScanFindings, 'rms_mm' | 'most_mm' | 'sides' | 'apart'> {
-  const surface = surfaceOf(shapeOf(board));
-  const points = pickedFrom(cloud, 3 * FITTED, board.length_mm);
-  const moved = new Float64Array(points.length);
-  const off = offOf(surface, place, board.length_mm / 2, points, moved);
-  const last = GATES_mm[GATES_mm.length - 1];
-  const own = [...off.keys()].filter((k) => Math.abs(off[k]) <= last);
-  const sizes = own.map((k) => Math.abs(off[k])).sort((a, b) => a - b);
-  const rms = Math.sqrt(own.reduce((sum, k) => sum + off[k] * off[k], 0) / Math.max(1, own.length));
-  const step = Math.max(1, Math.floor(own.length / TOLD));
-  const sides = [0.17, 0.33, 0.5, 0.67, 0.83].map((share) => {
-    const at_mm = share * board.length_mm;
-    const half = (k: number) => Math.abs(moved[3 * k + 1]);
-    const near = own.filter((k) => Math.abs(moved[3 * k] - at_mm) < 0.05 * board.length_mm);
-    const rail = near.filter((k) => half(k) > 0.8 * Math.max(...near.map(half)));
-    const mean = (sign: number) => {
-      const side = rail.filter((k) => sign * moved[3 * k + 1] > 0);
-      return side.reduce((sum, k) => sum + off[k], 0) / Math.max(1, side.length);
-    };
-    return { at_mm, right_mm: mean(1) - mean(-1) };
-  });
-  return {
-    rms_mm: rms,
-    most_mm: sizes[Math.floor(0.95 * (sizes.length - 1))] ?? 0,
-    sides,
-    apart: own
-      .filter((_, i) => i % step === 0)
-      .map((k) => ({ x_mm: moved[3 * k], y_mm: moved[3 * k + 1], z_mm: moved[3 * k + 2], off_mm: off[k] })),
-  };
 }
