@@ -1,5 +1,5 @@
 // One model through a run of sizes.
-import { expect, saved, taken, test, type } from './shed.ts';
+import { choose, expect, saved, taken, test, type } from './shed.ts';
 
 test('a model stands in its sizes, the run is changed, one is put on the rack, the chart goes out as CSV', async ({
   page,
@@ -56,4 +56,52 @@ test('a measured board begins as its station table, and a table that is none is 
   await expect(page.getByTestId('headline')).toContainText("6'2");
   await expect(page.getByTestId('headline')).toContainText('19 1/2');
   await expect.poll(async () => Number.parseFloat(await page.getByTestId('litres').innerText())).toBeGreaterThan(30);
+});
+
+test('a table by another hand is shown as it was guessed, put right, and kept only when it is said', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const boards = page.getByText(/^\d+ boards at one true scale/);
+  const before = await boards.innerText();
+  // Millimetres over ten, commas for points, headings in another tongue, counted from the nose.
+  const lines = ['Lage;Breite;Dicke', '30,5;31,0;3,9', '61;43,2;5,6', '90;49,5;6,3', '128;45;5,6', '157,5;36,8;4,1'];
+  await page.getByLabel('Station table').setInputFiles({
+    name: 'Vom Nachbarn.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(lines.join('\n')),
+  });
+  const asked = page.getByRole('dialog', { name: 'How Vom Nachbarn.csv is read' });
+  await expect(asked).toContainText('5 rows, columns kept apart by semicolons, commas for points');
+  await expect(asked.getByRole('row', { name: /^Lage/ })).toContainText('30,5; 61; 90');
+  await expect(asked).toContainText('No column is taken for the distance of a station.');
+  await expect(asked.getByRole('button', { name: 'Put it on the rack' })).toBeDisabled();
+  await choose(page, 'Lage is', 'how far along');
+  await choose(page, 'Breite is', 'width');
+  await choose(page, 'Dicke is', 'thickness');
+  await choose(page, 'Stations are counted from', 'the nose');
+  // Guessed by their size.
+  await expect(asked.getByRole('row', { name: /^Breite/ })).toContainText('cm');
+  const made = asked.getByRole('status', { name: 'The board it makes' });
+  await expect(made).toContainText('From a station table of 5 rows');
+  await asked.getByRole('button', { name: 'Leave it' }).click();
+  await expect(asked).toBeHidden();
+  await expect(boards).toHaveText(before);
+
+  await page.getByLabel('Station table').setInputFiles({
+    name: 'Neighbour.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['Distance from nose (cm);Width;Thick', ...lines.slice(1)].join('\n')),
+  });
+  const known = page.getByRole('dialog', { name: 'How Neighbour.csv is read' });
+  await expect(known.getByRole('status', { name: 'The board it makes' })).toContainText(
+    'From a station table of 5 rows',
+  );
+  await type(page, 'Overall length', "6'3");
+  await expect(known.getByRole('status', { name: 'The board it makes' })).toContainText("6'3");
+  await known.getByRole('button', { name: 'Put it on the rack' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /Neighbour 1/ })).toBeVisible();
+  await expect(page.getByTestId('headline')).toContainText("6'3");
+  // 31.0 cm at 12 in from the nose is 12 3/16.
+  await expect(page.getByRole('region', { name: 'Ticket' })).toContainText('12 3/16');
 });

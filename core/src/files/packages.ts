@@ -4,6 +4,16 @@ export { meshToThreeMf } from './threeMf.ts';
 export { boardFromStations, furthestOff, stationsToCsv } from './stationCsv.ts';
 export { boardFromTape, TAPE_READINGS, TAPE_SHEET, type TapeReading, tapeTrouble } from './tapeSheet.ts';
 export { type Residual, type StationsRead } from './stationCsv.ts';
+export {
+  shownTable,
+  TABLE_KEYS,
+  TABLE_UNITS,
+  type TableChoices,
+  type TableFrom,
+  type TableKey,
+  type TableShown,
+  type TableUnit,
+} from './stationTable.ts';
 export { boardsToCsv } from '../record/boardsCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';

@@ -6,38 +6,16 @@ import { blendAt, cubicThrough } from '../curve/blend.ts';
 import { withLength } from '../edit/marks.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { stringerLineAt } from '../measure/bottomLines.ts';
-import {
-  placeWords,
-  type StationPlace,
-  type StationRow,
-  stationTable,
-  USUAL_STATIONS,
-} from '../measure/stationTable.ts';
+import { placeWords, type StationPlace, stationTable, USUAL_STATIONS } from '../measure/stationTable.ts';
 import { models } from '../models/models.ts';
 import { endReach, halfBreadthAt, hasBlock } from '../outline/outline.ts';
 import { boardFrom } from '../shape/issues.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { type LengthStyle, lengthWords } from '../units/format.ts';
-import { INCH_mm, parseLength } from '../units/length.ts';
-import { saidBack } from '../units/oneLine.ts';
-import type { Parsed } from '../units/parsed.ts';
+import { INCH_mm } from '../units/length.ts';
+import { COLUMNS, type ReadRow, type TableChoices, tableRows } from './stationTable.ts';
 
-/** The columns of a station table, in order. Lengths in mm, a point as the decimal mark. */
-const COLUMNS = [
-  'from',
-  'at_mm',
-  'x_mm',
-  'width_mm',
-  'thickness_mm',
-  'stringer_mm',
-  'rail_mm',
-  'apex_mm',
-  'apexShare',
-  'crown_mm',
-  'tuck_mm',
-  'bottom_mm',
-  'area_mm2',
-] as const satisfies readonly (keyof StationRow)[];
+export type { ReadRow } from './stationTable.ts';
 
 /** The station table of a board as CSV (RFC 4180), numbers to 0.0001. */
 export function stationsToCsv(board: Board, places: readonly StationPlace[] = USUAL_STATIONS): string {
@@ -50,40 +28,6 @@ export function stationsToCsv(board: Board, places: readonly StationPlace[] = US
   return `${Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' })}\r\n`;
 }
 
-/** A table longer than this, or with more rows, was measured on no board. */
-const MOST_TEXT = 1_000_000;
-const MOST_ROWS = 400;
-
-const FROM: Readonly<Record<string, StationPlace['from']>> = {
-  nose: 'nose',
-  tail: 'tail',
-  centre: 'centre',
-  center: 'centre',
-  middle: 'centre',
-  wide: 'wide',
-};
-/** What a column may be called, whoever wrote it. */
-const NAMES: Readonly<Record<string, keyof ReadRow>> = {
-  at: 'at_mm',
-  x: 'x_mm',
-  width: 'width_mm',
-  thickness: 'thickness_mm',
-  thick: 'thickness_mm',
-  stringer: 'stringer_mm',
-  rocker: 'stringer_mm',
-  lift: 'stringer_mm',
-};
-type Unit = 'mm' | 'cm' | 'in';
-
-/** One row of a table: where it was read, and what. */
-export interface ReadRow {
-  from: StationPlace['from'];
-  at_mm: number;
-  x_mm?: number;
-  width_mm?: number;
-  thickness_mm?: number;
-  stringer_mm?: number;
-}
 type Measured = 'width_mm' | 'thickness_mm' | 'stringer_mm';
 
 /** How far the board made of a table is off one of its numbers: made less read, mm. */
@@ -94,67 +38,6 @@ export interface Residual {
 }
 export type StationsRead =
   { ok: true; board: Board; rows: number; residuals: Residual[] } | { ok: false; reason: string };
-
-/** A heading as a column and its unit: “width_mm”, “Width (in)”, “rocker cm”. */
-function columnOf(heading: string): { key: keyof ReadRow; unit: Unit } | undefined {
-  const [, name, unit = 'mm'] = /^\s*([a-z]+)[\s_(]*(mm|cm|in|inch|inches|")?\s*\)?\s*$/i.exec(heading) ?? [];
-  if (name === undefined) return undefined;
-  if (name.toLowerCase() === 'from') return { key: 'from', unit: 'mm' };
-  const key = NAMES[name.toLowerCase()];
-  return key && { key, unit: /^(mm|cm)$/i.test(unit) ? (unit.toLowerCase() as Unit) : 'in' };
-}
-
-/** A number of a table, mm: with a comma for a point, as a fraction, with a unit of its own; or why it is none. */
-function lengthIn(text: string, unit: Unit, commas: boolean): Parsed {
-  const plain = commas ? text.replace(',', '.') : text;
-  const negative = /^\s*[-−]/.test(plain);
-  const bare = plain.replace(/^\s*[-−]\s*/, '');
-  const read = parseLength(
-    unit === 'cm' && /^[\d.]+$/.test(bare.trim()) ? `${bare} cm` : bare,
-    unit === 'in' ? 'in' : 'mm',
-  );
-  return read.ok && negative ? { ok: true, value: -read.value } : read;
-}
-
-/** The rows of a station table, or why it is none. Numbers with commas are read as such where the columns are kept apart by something else. */
-function rowsOf(csv: string): { ok: true; rows: ReadRow[] } | { ok: false; reason: string } {
-  if (csv.length > MOST_TEXT) return { ok: false, reason: 'The file is far too long for a station table.' };
-  const parsed = Papa.parse<string[]>(csv.trim(), { skipEmptyLines: true, delimitersToGuess: [',', ';', '\t', '|'] });
-  const [headings, ...data] = parsed.data;
-  const columns = (headings ?? []).map(columnOf);
-  const has = (key: keyof ReadRow) => columns.some((column) => column?.key === key);
-  if (!has('from') || !has('at_mm')) {
-    return { ok: false, reason: 'The file is not a station table: it has no columns “from” and “at_mm”.' };
-  }
-  if (data.length > MOST_ROWS) return { ok: false, reason: `The table has more than ${MOST_ROWS} rows.` };
-  const commas = parsed.meta.delimiter !== ',';
-  const rows: ReadRow[] = [];
-  for (const [i, cells] of data.entries()) {
-    const row: Partial<ReadRow> = {};
-    for (const [k, column] of columns.entries()) {
-      const text = cells[k]?.trim() ?? '';
-      if (!column || text === '') continue;
-      const wrong = (why: string) => ({
-        ok: false as const,
-        reason: `Line ${i + 2} of the table: ${headings[k].trim()} cannot be read: ${why}`,
-      });
-      if (column.key === 'from') {
-        const from = FROM[text.toLowerCase()];
-        if (!from) return wrong(`${saidBack(text)} is none of nose, tail, centre and wide.`);
-        row.from = from;
-        continue;
-      }
-      const read = lengthIn(text, column.unit, commas);
-      if (!read.ok) return wrong(read.reason);
-      row[column.key] = read.value;
-    }
-    if (row.from === undefined || row.at_mm === undefined) {
-      return { ok: false, reason: `Line ${i + 2} of the table does not say where it was read.` };
-    }
-    rows.push(row as ReadRow);
-  }
-  return rows.length > 0 ? { ok: true, rows } : { ok: false, reason: 'The station table has no rows.' };
-}
 
 /**
  * The length a station table was taken from: a station from the nose with its distance from the tail beside it, or the
@@ -203,9 +86,12 @@ export function furthestOff(residuals: readonly Residual[], style: LengthStyle):
   return `Furthest off what was read: ${OF_WORDS[worst.of]} at ${place.toLowerCase()}, by ${Math.abs(worst.off_mm).toFixed(1)} mm.`;
 }
 
-/** Of these boards, each at the table's length, the one that is least off it: what no table says is as it is on that one. */
-export function nearestBoard(rows: readonly ReadRow[], among: readonly Board[]): Board {
-  const length_mm = lengthOf(rows);
+/** Of these boards, each at the length that is told or at the table's, the one that is least off it: what no table says is as it is on that one. */
+export function nearestBoard(
+  rows: readonly ReadRow[],
+  among: readonly Board[],
+  length_mm: number | undefined = lengthOf(rows),
+): Board {
   const tried = among.map((model) => {
     const board = length_mm === undefined ? model : withLength(model, length_mm);
     const off = boardFrom(board).ok ? residualsOf(board, rows) : [{ off_mm: Infinity }];
@@ -220,16 +106,26 @@ export function nearestBoard(rows: readonly ReadRow[], among: readonly Board[]):
 /**
  * A board of a station table: every number that was read is one of it, at the tips, at the wide point and where it is thickest too; what
  * the table has no column for, and what lies between its rows, is as on the model that comes nearest to it. Residuals say how
- * far each number came out off. Never throws: a table that is not one, or that makes no board, is refused with the reason.
+ * far each number came out off. `choices` say what its columns are, where its own headings do not. Never throws: a table that is not one, or that makes no board, is refused with the reason.
  */
-export function boardFromStations(csv: string, name: string, among: readonly Board[] = models()): StationsRead {
-  const read = rowsOf(csv);
-  return read.ok ? boardFromRows(read.rows, name, among) : read;
+export function boardFromStations(
+  csv: string,
+  name: string,
+  among: readonly Board[] = models(),
+  choices?: TableChoices,
+): StationsRead {
+  const read = tableRows(csv, choices);
+  return read.ok ? boardFromRows(read.rows, name, among, choices?.length_mm) : read;
 }
 
 /** The way in that a table and what was read with a tape share. */
-export function boardFromRows(rows: readonly ReadRow[], name: string, among: readonly Board[]): StationsRead {
-  const base = { ...nearestBoard(rows, among), name };
+export function boardFromRows(
+  rows: readonly ReadRow[],
+  name: string,
+  among: readonly Board[],
+  length_mm?: number,
+): StationsRead {
+  const base = { ...nearestBoard(rows, among, length_mm), name };
   const made = (asked: readonly ReadRow[]): StationsRead => {
     const opened = boardFrom(withReadings(base, asked));
     if (opened.ok) {

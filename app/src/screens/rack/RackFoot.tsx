@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Board } from '@june-tide/core/document';
 import { readBoardFile } from '@june-tide/core/files';
@@ -8,17 +9,22 @@ import { PickFile } from '../../parts/PickFile.tsx';
 import { addBoard } from '../../store/shed.ts';
 import { beginGuide } from '../bay/guide/guide.ts';
 
+const TableAsked = lazy(() => import('./TableAsked.tsx'));
+
 /** The ways a board comes onto the rack: begun from a rider and a model, or read from a file. */
 export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
   const navigate = useNavigate();
   const style = useLengthStyle();
+  const [asked, ask] = useState<{ text: string; fileName: string }>();
+  const keep = async (board: Board) => {
+    await navigate(`/bay/${addBoard(board, null)}/outline`);
+  };
   const openFile = async (file: File) => {
     const text = await file.text();
-    const read = /\.csv$/i.test(file.name) ? await measuredBoard(text, file.name, style) : readBoardFile(text);
-    if (read.ok) {
-      const id = addBoard(read.board, null);
-      await navigate(`/bay/${id}/outline`);
-    } else refuse(`${file.name}: ${read.reason} Nothing on the rack was changed.`);
+    const read = /\.csv$/i.test(file.name) ? await tableOf(text, file.name, style) : readBoardFile(text);
+    if (!read.ok) refuse(`${file.name}: ${read.reason} Nothing on the rack was changed.`);
+    else if (read.board) await keep(read.board);
+    else ask({ text, fileName: file.name });
   };
   return (
     <footer className="rack-foot">
@@ -36,24 +42,31 @@ export function RackFoot({ refuse }: { refuse: (words: string) => void }) {
       <Button className="right" onClick={() => void navigate(beginGuide())}>
         a first board, guided
       </Button>
+      {asked && (
+        <Suspense>
+          <TableAsked
+            {...asked}
+            done={(board) => {
+              ask(undefined);
+              if (board) void keep(board);
+            }}
+          />
+        </Suspense>
+      )}
     </footer>
   );
 }
 
-/** A board from the station table somebody measured; its notes say how far it came out off. */
-async function measuredBoard(
+/** The board of a table of ours; a table by another hand is asked about first. */
+async function tableOf(
   text: string,
   fileName: string,
   style: LengthStyle,
-): Promise<{ ok: true; board: Board } | { ok: false; reason: string }> {
-  const { boardFromStations, furthestOff } = await import('@june-tide/core/files/packages');
-  const name =
-    fileName
-      .replace(/\.csv$/i, '')
-      .trim()
-      .slice(0, 80) || 'Measured board';
-  const read = boardFromStations(text, name);
-  if (!read.ok) return read;
-  const notes = `From a station table of ${read.rows} rows. ${furthestOff(read.residuals, style)}`;
-  return { ok: true, board: { ...read.board, notes } };
+): Promise<{ ok: true; board?: Board } | { ok: false; reason: string }> {
+  const { shownTable } = await import('@june-tide/core/files/packages');
+  const shown = shownTable(text);
+  if (!shown.ok) return shown;
+  if (!shown.isOurs) return { ok: true };
+  const { measuredBoard } = await import('./measuredBoard.ts');
+  return measuredBoard(text, fileName, style);
 }
