@@ -80,6 +80,10 @@ describe('the board an order is judged against', () => {
     const others = record('others', 'Tin Roof', '10-01', { riderId: 'kit' });
     expect(lastRecord(ours, shed(ours, older, fish, later, others))?.id).toBe('older');
     expect(lastRecord(ours, shed(ours, fish, later, others))?.id).toBe('fish');
+    // Of two of the family the later, however the rack lists them.
+    const newer = record('newer', 'Tin Roof', '08-01');
+    expect(lastRecord(ours, shed(ours, older, newer, fish))?.id).toBe('newer');
+    expect(lastRecord(ours, shed(ours, newer, older, fish))?.id).toBe('newer');
     expect(lastRecord(ours, shed(ours, later, others))).toBeUndefined();
     expect(lastRecord({ ...ours, riderId: null }, shed(ours, older))).toBeUndefined();
   });
