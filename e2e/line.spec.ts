@@ -98,6 +98,8 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await page.getByRole('button', { name: `Move ${name}` }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText(`${name} is over Shape.`)).toBeAttached();
+  // The arrows are listened to one turn of the timer after the board is picked up: a key before it is nobody's.
+  await page.evaluate(() => new Promise((turned) => setTimeout(turned)));
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(`${name} is over Glass.`)).toBeAttached();
   await page.keyboard.press('Space');
