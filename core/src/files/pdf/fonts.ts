@@ -1,5 +1,6 @@
 import fontkit from '@pdf-lib/fontkit';
-import type { PDFDocument, PDFFont } from 'pdf-lib';
+import type { PDFDocument, PDFFont, PDFHexString } from 'pdf-lib';
+import { plainFont } from './woff.ts';
 
 /**
  * Files of the fonts that go into a PDF, in the order letters are looked for in: what is printed is embedded, so that a sheet
@@ -34,15 +35,20 @@ export type Face = readonly { font: PDFFont; has: ReadonlySet<number> }[];
 /** What is put for a letter that none of the fonts has. */
 const UNKNOWN = '?';
 
-/** Letters of each file, read once. */
-const known = new WeakMap<Uint8Array, ReadonlySet<number>>();
-function lettersOf(file: Uint8Array): ReadonlySet<number> {
-  let letters = known.get(file);
-  if (!letters) {
-    letters = new Set(fontkit.create(file).characterSet);
-    known.set(file, letters);
+/** A font file as it is embedded, with its letters: read once. */
+interface ReadFont {
+  plain: Uint8Array;
+  letters: ReadonlySet<number>;
+}
+const known = new WeakMap<Uint8Array, ReadFont>();
+function readFont(file: Uint8Array): ReadFont {
+  let read = known.get(file);
+  if (!read) {
+    const plain = plainFont(file);
+    read = { plain, letters: new Set(fontkit.create(plain).characterSet) };
+    known.set(file, read);
   }
-  return letters;
+  return read;
 }
 
 /**
@@ -58,9 +64,9 @@ export async function faceFor(
   let missing = new Set(said.flatMap((text) => [...(text ?? '')].map((letter) => letter.codePointAt(0) ?? 0)));
   const face: { font: PDFFont; has: ReadonlySet<number> }[] = [];
   for (const [i, file] of files.entries()) {
-    const has = lettersOf(file);
+    const { plain, letters: has } = readFont(file);
     if (i > 0 && ![...missing].some((letter) => has.has(letter))) continue;
-    face.push({ font: await document.embedFont(file, { subset: true }), has });
+    face.push({ font: await document.embedFont(plain, { subset: true }), has });
     missing = new Set([...missing].filter((letter) => !has.has(letter)));
   }
   return face;
@@ -87,6 +93,29 @@ export function runsOf(face: Face, text: string): Run[] {
   return runs;
 }
 
-/** How wide a text comes out, mm. */
+/** What was found of each word or text in a font of one document: a ticket says "1/8" many times, and a line is cut word by word. */
+const widths = new WeakMap<PDFFont, Map<string, number>>();
+const codes = new WeakMap<PDFFont, Map<string, PDFHexString>>();
+
+function once<T>(all: WeakMap<PDFFont, Map<string, T>>, font: PDFFont, text: string, find: () => T): T {
+  let found = all.get(font);
+  if (!found) all.set(font, (found = new Map()));
+  let value = found.get(text);
+  if (value === undefined) found.set(text, (value = find()));
+  return value;
+}
+
+/** How wide a word comes out at size 1. */
+const wordWidth = (font: PDFFont, word: string): number =>
+  once(widths, font, word, () => font.widthOfTextAtSize(word, 1));
+
+/** A run as it stands in the file. */
+export const codesOf = ({ font, text }: Run): PDFHexString => once(codes, font, text, () => font.encodeText(text));
+
+/** How wide a text comes out, mm: its words and the spaces between them. */
 export const widthOf_mm = (face: Face, text: string, size_mm: number): number =>
-  runsOf(face, text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size_mm), 0);
+  runsOf(face, text).reduce((sum, { font, text: run }) => {
+    const words = run.split(' ');
+    const wide = words.reduce((most, word) => most + wordWidth(font, word), (words.length - 1) * wordWidth(font, ' '));
+    return sum + wide * size_mm;
+  }, 0);

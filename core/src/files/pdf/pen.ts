@@ -21,7 +21,7 @@ import {
   stroke,
 } from 'pdf-lib';
 import type { Drawing } from '../drawing.ts';
-import { type Face, runsOf, widthOf_mm } from './fonts.ts';
+import { codesOf, type Face, runsOf, widthOf_mm } from './fonts.ts';
 
 /** PDF's unit is 1/72 in (ISO 32000-1, 8.3.2.3). */
 export const POINT_PER_mm = 72 / 25.4;
@@ -70,15 +70,12 @@ export function writeText(
 ): void {
   const k = POINT_PER_mm;
   const runs = runsOf(face, text);
-  const width_mm = widthOf_mm(face, text, at.size_mm);
-  const shift_mm = at.anchor === 'middle' ? width_mm / 2 : at.anchor === 'end' ? width_mm : 0;
+  const part = at.anchor === 'middle' ? 1 / 2 : at.anchor === 'end' ? 1 : 0;
+  const shift_mm = part === 0 ? 0 : part * widthOf_mm(face, text, at.size_mm);
   page.pushOperators(
     beginText(),
     moveText((at.x_mm - shift_mm) * k, at.y_mm * k),
-    ...runs.flatMap((run) => [
-      setFontAndSize(nameOn(page, run.font), at.size_mm * k),
-      showText(run.font.encodeText(run.text)),
-    ]),
+    ...runs.flatMap((run) => [setFontAndSize(nameOn(page, run.font), at.size_mm * k), showText(codesOf(run))]),
     endText(),
   );
 }
