@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { choose, expect, litres, makePart, saved, startBoard, step, test, type } from './shed.ts';
+import { choose, expect, litres, makePart, saved, startBoard, step, test, type, visit } from './shed.ts';
 
 /** Looks for faults of access that are serious; by night at nothing but the colours, the rest being the same. */
 const lookAt =
@@ -36,40 +36,40 @@ for (const light of ['day', 'night'] as const) {
       await expect(page.locator('html')).toHaveAttribute('data-light', 'night');
     }
     await look('rack');
-    await page.goto('/start');
+    await visit(page, '/start');
     await expect(page.getByRole('heading', { name: /Who is it for/ })).toBeVisible();
     await look('start');
-    await page.goto('/settings');
+    await visit(page, '/settings');
     await expect(page.getByRole('heading', { name: 'Where shapers disagree' })).toBeVisible();
     await look('settings');
-    await page.goto('/riders/maren');
+    await visit(page, '/riders/maren');
     await expect(page.getByRole('heading', { name: 'Maren' })).toBeVisible();
     await look('riders');
-    await page.goto('/family');
+    await visit(page, '/family');
     await expect(page.getByRole('group', { name: 'The family tree, drawn' })).toBeVisible();
     await look('family tree');
-    await page.goto('/measured');
+    await visit(page, '/measured');
     await expect(page.getByRole('heading', { name: 'Measure a board' })).toBeVisible();
     await look('a board measured');
-    await page.goto('/bring/drawing');
+    await visit(page, '/bring/drawing');
     await page.getByRole('button', { name: 'Try it with a drawing of ours' }).click();
     await expect(page.getByRole('table', { name: 'How near it came' })).toBeVisible({ timeout: 60_000 });
     await look('a drawing brought in');
-    await page.goto('/bring/photo');
+    await visit(page, '/bring/photo');
     await page.getByRole('button', { name: 'Try it with a made-up picture' }).click();
     await expect(page.getByRole('table', { name: 'How near it came' })).toBeVisible({ timeout: 60_000 });
     await look('a picture brought in');
-    await page.goto('/bring/scan');
+    await visit(page, '/bring/scan');
     await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
     await look('a scan');
-    await page.goto('/bring/rail?board=skarn-slack-118');
+    await visit(page, '/bring/rail?board=skarn-slack-118');
     await page.getByRole('button', { name: 'Try it with a made-up gauge' }).click();
     await expect(page.getByRole('table', { name: 'The rail as gauged' })).toBeVisible({ timeout: 30_000 });
     await look('a rail brought in');
-    await page.goto('/keeping');
+    await visit(page, '/keeping');
     await expect(page.getByRole('table', { name: 'Room in this browser' })).toBeVisible();
     await look('back-ups');
-    await page.goto('/line');
+    await visit(page, '/line');
     await expect(page.getByTestId('line-said')).toContainText('on the line');
     await look('line');
     await page.getByRole('button', { name: 'Stages and hours' }).click();
@@ -80,11 +80,11 @@ for (const light of ['day', 'night'] as const) {
       ['prices', 'Price list'],
       ['figures', 'Figures and their sources'],
     ]) {
-      await page.goto(`/shelf?part=${part}`);
+      await visit(page, `/shelf?part=${part}`);
       await expect(page.getByRole('table', { name: shown })).toBeVisible();
       await look(`shelf, ${part}`);
     }
-    await page.goto('/sizes/skarn-slack-118');
+    await visit(page, '/sizes/skarn-slack-118');
     await expect(page.getByRole('table').first()).toBeVisible();
     await look('sizes');
     await startBoard(page, 'Two Stairs', 'Jory');
@@ -135,11 +135,11 @@ for (const light of ['day', 'night'] as const) {
     await button('More for Kettle 7')();
     await look('the menu of a board', '.ant-dropdown');
     await opened('rename', () => page.getByRole('menuitem', { name: 'Rename' }).click());
-    await page.goto('/shelf?part=blanks');
+    await visit(page, '/shelf?part=blanks');
     await opened('a blank', button('Add a blank'));
-    await page.goto('/line');
+    await visit(page, '/line');
     await opened('stages and hours', button('Stages and hours'));
-    await page.goto('/bay/skarn-slack-118/outline');
+    await visit(page, '/bay/skarn-slack-118/outline');
     await type(page, 'Wide point width', '23');
     const notes = page.getByRole('group', { name: 'Bay notes' });
     await opened('bay notes', () => notes.getByRole('button').first().click());
@@ -162,11 +162,12 @@ for (const light of ['day', 'night'] as const) {
 
 test('the room: no serious fault of access in either light', async ({ page }) => {
   test.setTimeout(120_000);
+  await page.goto('/');
   for (const light of ['Day', 'Night'] as const) {
-    await page.goto('/settings');
+    await visit(page, '/settings');
     await page.getByText(light, { exact: true }).click();
     await saved(page);
-    await page.goto('/bay/skarn-slack-118/outline');
+    await visit(page, '/bay/skarn-slack-118/outline');
     await page.getByRole('button', { name: 'Into the room' }).click();
     await expect(page.getByRole('combobox', { name: 'Where the eye is' })).toBeVisible({ timeout: 30_000 });
     await lookAt(page, light === 'Day' ? 'day' : 'night')('the room');

@@ -47,6 +47,15 @@ export async function choose(page: Page, label: string, option: string | RegExp)
     .click();
 }
 
+/** Goes to another screen without loading the app anew, as its own links do: for walks over many screens. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await page.waitForURL((url) => url.pathname + url.search === path);
+}
+
 export async function startBoard(page: Page, model: string, rider?: string): Promise<void> {
   await page.goto('/start');
   if (rider) await choose(page, 'Rider', rider);

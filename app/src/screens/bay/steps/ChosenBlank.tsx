@@ -47,7 +47,7 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
       <table className="marks" aria-label="Margins">
         <thead>
           <tr>
-            <th scope="col">Foam outside the board</th>
+            <th scope="col">Foam outside</th>
             {margins.map(([name]) => (
               <th key={name} scope="col" className="num">
                 {name}
@@ -140,7 +140,7 @@ function PlaningTable({
               </th>
               {plan.map((station) => (
                 <td key={station.x_mm} className="num">
-                  <span className="quiet apart-after">
+                  <span className="quiet over-number">
                     −<Measure mm={station.passes[i].depth_mm} />
                   </span>{' '}
                   <Measure mm={station.passes[i].thicknessAfter_mm} />

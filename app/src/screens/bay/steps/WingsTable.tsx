@@ -93,7 +93,7 @@ export function WingsTable() {
                     }}
                   />
                 </td>
-                <td>
+                <td className="tight">
                   <Button
                     type="text"
                     size="small"
