@@ -55,7 +55,12 @@ test('a board comes in by its scan: an STL with a unit of its own; a file cut of
   const shape = shapeOf(modelNamed('Slack Water')!);
   await page.goto('/bring/scan');
   const picker = page.getByLabel('A scan', { exact: true });
-  const stl = meshToStl(meshOf(shape, { stations: 160, ring: 64 }), 'scan');
+  // Mirrored: its right is the board's left, and its faces look inward.
+  const mesh = meshOf(shape, { stations: 160, ring: 64 });
+  const stl = meshToStl(
+    { ...mesh, positions: mesh.positions.map((value, i) => (i % 3 === 1 ? -value : value)) },
+    'scan',
+  );
   await picker.setInputFiles(file('cut.stl', stl.subarray(0, stl.length - 40)));
   const makes = page.getByRole('region', { name: 'What it makes' });
   await expect(makes).toContainText('it was cut off', { timeout: 30_000 });
@@ -69,7 +74,7 @@ test('a board comes in by its scan: an STL with a unit of its own; a file cut of
   const litres = Number(/([\d.]+) L/.exec(await page.getByTestId('brought-size').innerText())?.[1]);
   expect(Math.abs(litres / volume_L(shape) - 1)).toBeLessThan(0.01);
   await expect(page.getByRole('img', { name: /How far the scan is off the board/ })).toBeVisible();
-  await expect(page.getByText('The nose is the end that is lifted more.')).toBeVisible();
+  await expect(page.getByText('The nose is the end that is lifted more.')).toContainText('Its faces look inward');
   await page.getByRole('button', { name: 'Put it on the rack' }).click();
   await expect(page.getByRole('heading', { name: /rafters 1/ })).toBeVisible();
 });

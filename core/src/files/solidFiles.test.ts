@@ -1,5 +1,7 @@
+import { createRequire } from 'node:module';
 import { describe, expect, it } from '@jest/globals';
 import { strFromU8, unzipSync } from 'fflate';
+import jscad from '@jscad/modeling';
 import { JSDOM } from 'jsdom';
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import { OBJLoader } from 'three/examples/jsm/loaders/OBJLoader.js';
@@ -24,6 +26,17 @@ function volumeOf(geometry: BufferGeometry): number {
     triangles: Uint32Array.from({ length: position.count }, (_, i) => i),
   });
 }
+
+/** JSCAD's readers, which have no types. */
+type Geom3 = ReturnType<typeof jscad.primitives.cube>;
+interface Reader {
+  deserialize: (options: object, file: ArrayBufferLike | string) => Geom3[];
+}
+const require = createRequire(import.meta.url);
+const READERS = {
+  stl: require('@jscad/stl-deserializer') as Reader,
+  obj: require('@jscad/obj-deserializer') as Reader,
+};
 
 describe('solids read back by other programs', () => {
   it("STL by three's loader: the same facets, the same volume", () => {
@@ -56,6 +69,18 @@ describe('solids read back by other programs', () => {
     );
     const ply = new PLYLoader().parse(meshToPly(mesh, 'Peat Fire'));
     expect(volumeOf(ply) / meshVolume_mm3(mesh)).toBeCloseTo(1, 5);
+  });
+
+  it("STL and OBJ by JSCAD's readers: the same facets, and its own measure of the volume", () => {
+    const { measureVolume } = jscad.measurements;
+    const options = { output: 'geometry', addMetaData: false };
+    const small = meshOf(shape, { stations: 40, ring: 24 });
+    const stl = READERS.stl.deserialize(options, meshToStl(small, 'Peat Fire').buffer);
+    const obj = READERS.obj.deserialize(options, meshToObj(small, 'Peat Fire'));
+    for (const [solid] of [stl, obj]) {
+      expect(jscad.geometries.geom3.toPolygons(solid)).toHaveLength(small.triangles.length / 3);
+      expect(measureVolume(solid) / meshVolume_mm3(small)).toBeCloseTo(1, 5);
+    }
   });
 
   it('3MF by the rules of its core specification', () => {

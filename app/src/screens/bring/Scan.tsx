@@ -24,6 +24,9 @@ const NOSE_BY: Readonly<Record<ScanFindings['noseBy'], string>> = {
   guess: 'Both ends are lifted alike: which is the nose is a guess. Turn it if it is wrong.',
 };
 
+const INWARD =
+  'Its faces look inward: it was mirrored, or written inside out. If it was mirrored, its right rail is the board’s left.';
+
 type From = { file: File } | { madeUp: string };
 
 /** A board that was scanned: points or a mesh, in any pose and unit. */
@@ -105,6 +108,7 @@ export function Scan() {
                   : ''}
                 . {made.findings.fins && 'Its fins are left out. '}
                 {NOSE_BY[made.findings.noseBy]}
+                {made.findings.inward && ` ${INWARD}`}
               </p>
               <h3>Right rail against left</h3>
               <table className="misfits" aria-label="Right rail against left">
@@ -148,11 +152,12 @@ export function Scan() {
 const sideWords = (right_mm: number) =>
   Math.abs(right_mm) < 0.3 ? 'alike' : `${Math.abs(right_mm).toFixed(1)} mm ${right_mm > 0 ? 'fuller' : 'less'} right`;
 
-function scanSays({ rms_mm, most_mm, sides }: ScanFindings, file: string, style: LengthStyle): string {
+function scanSays({ rms_mm, most_mm, sides, inward }: ScanFindings, file: string, style: LengthStyle): string {
   const uneven = sides.filter(({ right_mm }) => Math.abs(right_mm) >= 0.3);
   const said = uneven.map(({ at_mm, right_mm }) => `${lengthWords(at_mm, style)} from the tail ${sideWords(right_mm)}`);
   return [
     `Scanned: ${file}. The points lie ${rms_mm.toFixed(2)} mm off in the mean, 95 in a hundred within ${most_mm.toFixed(1)} mm.`,
     ...(said.length > 0 ? [`Its rails: ${said.join(', ')}.`] : []),
+    ...(inward ? [INWARD] : []),
   ].join(' ');
 }

@@ -70,6 +70,38 @@ function sampledMesh(p: ArrayLike<number>, triangles: ArrayLike<number>, count: 
   return out;
 }
 
+/** A closed mesh in order has all of its volume on one side of its faces; holes and strays take some of it. */
+const ONE_SIDE = 0.5;
+
+/**
+ * Do the faces of a mesh look inward? So they do where it was mirrored, or written inside out: which of the two, nobody can tell. By the volume
+ * under each face, seen from the middle of all corners (the divergence theorem). No answer for points alone, or where the faces are in no order.
+ */
+export function looksInward({ positions: p, triangles }: Scan): boolean | undefined {
+  if (!triangles || triangles.length < 3) return undefined;
+  const about = [0, 0, 0];
+  const corners = 3 * floor(triangles.length / 3);
+  for (let k = 0; k < corners; k++) for (let j = 0; j < 3; j++) about[j] += p[3 * triangles[k] + j] / corners;
+  let signed = 0;
+  let all = 0;
+  for (let f = 0; f < corners; f += 3) {
+    const [a, b, c] = [3 * triangles[f], 3 * triangles[f + 1], 3 * triangles[f + 2]];
+    const ux = p[a] - about[0];
+    const uy = p[a + 1] - about[1];
+    const uz = p[a + 2] - about[2];
+    const vx = p[b] - about[0];
+    const vy = p[b + 1] - about[1];
+    const vz = p[b + 2] - about[2];
+    const wx = p[c] - about[0];
+    const wy = p[c + 1] - about[1];
+    const wz = p[c + 2] - about[2];
+    const six = ux * (vy * wz - vz * wy) + uy * (vz * wx - vx * wz) + uz * (vx * wy - vy * wx);
+    signed += six;
+    all += Math.abs(six);
+  }
+  return Math.abs(signed) > ONE_SIDE * all ? signed < 0 : undefined;
+}
+
 /** Cells of a grid over points, by key; a board is about this many cells long. */
 const CELLS = 110;
 /** Fewer points than this share of a cell's usual number in a cell and those round it are strays. */

@@ -5,7 +5,7 @@ import { boardFrom } from '../../shape/issues.ts';
 import { type Shape, shapeOf } from '../../shape/shape.ts';
 import { boardOfParts } from '../drawn.ts';
 import { leastSquares, type Unknown } from '../leastSquares.ts';
-import { type Cloud, cleaned, countOf, posed, principalPose, sampled, type Scan } from './cloud.ts';
+import { type Cloud, cleaned, countOf, looksInward, posed, principalPose, sampled, type Scan } from './cloud.ts';
 import { GATES_mm, type HeldAgainst, heldAgainst } from './heldAgainst.ts';
 import { offOf, pickedFrom, type Place, placed } from './place.ts';
 import { readOff } from './readOff.ts';
@@ -19,6 +19,8 @@ export interface ScanFindings extends HeldAgainst {
   strays: number;
   fins: boolean;
   noseBy: 'fins' | 'lift' | 'guess';
+  /** Its faces look inward: mirrored, or written inside out. If mirrored, its left is the board's right. */
+  inward: boolean;
 }
 
 export type ScanMade = { ok: true; board: Board; findings: ScanFindings } | { ok: false; reason: string };
@@ -105,6 +107,7 @@ export function boardFromScan(scan: Scan, choices: ScanChoices): ScanMade {
       strays,
       fins: standing.fins > 0.002,
       noseBy: standing.noseBy,
+      inward: looksInward(scan) === true,
       ...heldAgainst(opened.board, laid, fit.place, 3 * FITTED),
     },
   };
