@@ -116,7 +116,7 @@ export function madeUpScan(shape: Shape, scanner: Scanner): Cloud {
   if (scanner.fins) {
     // As dense as on the board, whose skin is about 2.2 times its plan of 0.75 length by width.
     const skin_mm2 = 2.2 * 0.75 * length_mm * outline.width_mm;
-    points.push(...finPoints(shape, scanner.points / skin_mm2, even));
+    for (const each of finPoints(shape, scanner.points / skin_mm2, even)) points.push(each);
   }
   if (scanner.noise_mm > 0) for (let i = 0; i < points.length; i++) points[i] += scanner.noise_mm * normal();
   const strays = Math.round(scanner.points * scanner.strays);
