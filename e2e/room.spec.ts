@@ -1,4 +1,8 @@
 // The board in the round, drawn in software here.
+import { meshToStl } from '@june-tide/core/files';
+import { modelNamed } from '@june-tide/core/models';
+import { shapeOf } from '@june-tide/core/shape';
+import { meshOf } from '@june-tide/core/solid';
 import { choose, expect, startBoard, taken, test, type } from './shed.ts';
 
 test('the room: eyes, stripes and the cut each give another picture, and the drawing is a key away', async ({
@@ -104,4 +108,42 @@ test('the room: two clicks measure it, another board stands in it, it is filmed,
     .toBe(false);
   await page.getByRole('button', { name: 'Take the small room off' }).click();
   await expect(small).toHaveCount(0);
+});
+
+test('the room: a bump on a scan is red where it lies, seen over the tail, and not from below', async ({ page }) => {
+  test.setTimeout(240_000);
+  const shape = shapeOf(modelNamed('Slack Water')!);
+  const { length_mm } = shape.board;
+  const mesh = meshOf(shape, { stations: 160, ring: 64 });
+  // Four millimetres of it, left of the stringer on the deck.
+  const positions = mesh.positions.map((value, i) => {
+    if (i % 3 !== 2) return value;
+    const [x, y] = [mesh.positions[i - 2], mesh.positions[i - 1]];
+    const isDeck = value > shape.rocker.line.valueAt(Math.min(length_mm, Math.max(0, x))) + 25;
+    return isDeck ? value + 4 * Math.exp(-((x - 0.6 * length_mm) ** 2 + (y - 90) ** 2) / (2 * 45 ** 2)) : value;
+  });
+  await page.goto('/bring/scan');
+  const stl = Buffer.from(meshToStl({ ...mesh, positions }, 'bump'));
+  const scan = { name: 'bump.stl', mimeType: 'application/octet-stream', buffer: stl };
+  await page.getByLabel('A scan', { exact: true }).setInputFiles(scan);
+  await expect(page.getByTestId('scan-off')).toBeVisible({ timeout: 120_000 });
+  await page.getByText('In the round', { exact: true }).click();
+  const room = page.getByTestId('scan-room');
+  await expect(room).not.toHaveAttribute('data-corners', '0', { timeout: 20_000 });
+  /** Red dots of the picture left and right of its middle. */
+  const reds = () =>
+    room.evaluate((canvas: HTMLCanvasElement) => {
+      const flat = new OffscreenCanvas(canvas.width, canvas.height).getContext('2d')!;
+      flat.drawImage(canvas, 0, 0);
+      const { data } = flat.getImageData(0, 0, canvas.width, canvas.height);
+      const sides = [0, 0];
+      for (let i = 0; i < data.length; i += 4)
+        if (data[i] > 130 && data[i + 1] < 60 && data[i + 2] < 60)
+          sides[(i / 4) % canvas.width < canvas.width / 2 ? 0 : 1]++;
+      return sides;
+    });
+  await expect.poll(async () => (await reds())[0], { timeout: 20_000 }).toBeGreaterThan(150);
+  expect((await reds())[1]).toBe(0);
+  await choose(page, 'Where the eye is', 'Along the bottom');
+  await expect.poll(reds, { timeout: 20_000 }).toEqual([0, 0]);
 });

@@ -23,6 +23,7 @@ export {
   type ScanMade,
   type ScanUnit,
 } from './scan/fitScan.ts';
+export { apartOn } from './scan/apartOn.ts';
 export type { Scan } from './scan/cloud.ts';
 export { CLEAN_SCANNER, madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
 export { scanFileKind, type ScanFileKind } from './scan/scanFile.ts';

@@ -5,14 +5,13 @@ import { thicknessAt } from '@june-tide/core/foil';
 import { outlinePoints } from '@june-tide/core/outline';
 import { shapeFor } from '../../store/derived.ts';
 import { useSize } from '../../parts/useSize.ts';
+import { apartColour } from './apartColour.ts';
 
 interface ApartMapProps {
   board: Board | undefined;
   apart: ScanFindings['apart'];
 }
 
-/** The colours run out so far off, mm. */
-const FULL_mm = 2;
 const APEX_SHARE = 0.4;
 
 /** Deck and bottom from above, each place of the scan in the colour of how far it is off the board: blue inside, red outside. */
@@ -41,7 +40,7 @@ export function ApartMap({ board, apart }: ApartMapProps) {
     ] as const) {
       for (const { x_mm, y_mm, z_mm, off_mm } of apart) {
         if (z_mm > apex(x_mm) !== isDeck) continue;
-        context.fillStyle = colourOf(off_mm);
+        context.fillStyle = `rgb(${apartColour(off_mm).join(' ')})`;
         context.fillRect(centre + y_mm * scale - 1.5, height - 40 - x_mm * scale - 1.5, 3, 3);
       }
       context.beginPath();
@@ -73,20 +72,6 @@ export function ApartMap({ board, apart }: ApartMapProps) {
           aria-label="How far the scan is off the board, deck and bottom: blue inside, red outside"
         />
       )}
-      {board && (
-        <p className="apart-key" aria-hidden>
-          <i className="inside" /> {FULL_mm} mm inside <i className="on" /> on it <i className="outside" /> {FULL_mm} mm
-          outside
-        </p>
-      )}
     </div>
   );
-}
-
-function colourOf(off_mm: number): string {
-  const share = Math.max(-1, Math.min(1, off_mm / FULL_mm));
-  const pale = [214, 208, 192];
-  const full = share > 0 ? [190, 40, 30] : [30, 80, 180];
-  const [r, g, b] = pale.map((from, k) => Math.round(from + (full[k] - from) * Math.abs(share)));
-  return `rgb(${r} ${g} ${b})`;
 }

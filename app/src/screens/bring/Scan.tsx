@@ -5,7 +5,7 @@ import { lengthWords, type LengthStyle } from '@june-tide/core/units';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
-import { ApartMap } from './ApartMap.tsx';
+import { Apart } from './Apart.tsx';
 import { Doors } from './Doors.tsx';
 import { Made } from './Made.tsx';
 import { useBring } from './useBring.ts';
@@ -124,7 +124,7 @@ export function Scan() {
             </>
           )}
         </section>
-        <ApartMap board={made?.ok ? made.board : undefined} apart={made?.ok ? made.findings.apart : []} />
+        <Apart board={made?.ok ? made.board : undefined} apart={made?.ok ? made.findings.apart : []} />
         <Made
           state={state}
           board={made?.ok ? made.board : undefined}

@@ -5,7 +5,7 @@ import { offOf, pickedFrom, type Place } from './place.ts';
 import { surfaceOf } from './surface.ts';
 
 /** Where a scan and the board made of it are apart, seen from the tail, right or left of the stringer, on deck or bottom. */
-interface Apart {
+export interface Apart {
   x_mm: number;
   y_mm: number;
   z_mm: number;

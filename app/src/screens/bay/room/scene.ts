@@ -61,6 +61,8 @@ export interface RoomView {
   hook_mm: number;
   cut: boolean;
   skin: Skin;
+  /** The colour of each corner of the board's triangles, where it is painted. */
+  colours?: Float32Array;
   /** Stripes are turned so far; lines of height are so far apart. */
   turn_rad: number;
   apart_mm: number;
@@ -136,7 +138,9 @@ export class RoomScene {
     const skin: Material = this.skins.of(view.skin);
     this.part('board', view.board, () => [meshOf(view.board, skin)]);
     for (const child of this.parts.get('board')?.group.children ?? []) if (child instanceof Mesh) child.material = skin;
-    if (view.skin === 'along' || view.skin === 'across') this.colour(view.board, view.skin);
+    const { skin: way } = view;
+    if (way === 'along' || way === 'across') this.paint(way, () => bendColours(view.board, way));
+    else if (way === 'painted' && view.colours) this.paint(view.colours, () => view.colours!);
     this.part('other', view.other, () => (view.other ? [this.otherSolid(view.other)] : []));
     this.part('fins', view.fins, () => view.fins.map((fin) => meshOf(fin, this.dark)));
     this.part('stringer', view.stringer, () => view.stringer.map((path) => lineOf(path, 0xb39d6e)));
@@ -252,13 +256,13 @@ export class RoomScene {
     if (made.length > 0) known.group.add(...made);
   }
 
-  /** Colours the board's bend; made once for a board and a way. */
-  private colour(board: LitMesh, way: 'along' | 'across'): void {
+  /** Paints the board; the colours are made once for what they are of. */
+  private paint(of: unknown, colours: () => Float32Array): void {
     const [mesh] = this.parts.get('board')?.group.children ?? [];
-    if (!(mesh instanceof Mesh) || mesh.userData.coloured === way) return;
+    if (!(mesh instanceof Mesh) || mesh.userData.painted === of) return;
     const geometry = mesh.geometry as BufferGeometry;
-    geometry.setAttribute('color', new BufferAttribute(bendColours(board, way), 3));
-    mesh.userData.coloured = way;
+    geometry.setAttribute('color', new BufferAttribute(colours(), 3));
+    mesh.userData.painted = of;
   }
 
   private otherSolid({ board, shift_mm, lies, aside_mm }: OtherSolid): Mesh {

@@ -10,8 +10,9 @@ import { stripedSkin } from './stripes.ts';
 
 /** What the board is covered with in the room. */
 export const SKINS = ['foam', 'stripes', 'contours', 'along', 'across'] as const;
-export type Skin = (typeof SKINS)[number];
-export const SKIN_WORDS: Readonly<Record<Skin, string>> = {
+/** Or painted, each corner in a colour of its own. */
+export type Skin = (typeof SKINS)[number] | 'painted';
+export const SKIN_WORDS: Readonly<Record<(typeof SKINS)[number], string>> = {
   foam: 'Foam',
   stripes: 'Stripes of light',
   contours: 'Lines of height',
