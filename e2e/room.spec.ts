@@ -1,4 +1,5 @@
 // The board in the round, drawn in software here.
+import type { Locator } from '@playwright/test';
 import { meshToStl } from '@june-tide/core/files';
 import { modelNamed } from '@june-tide/core/models';
 import { shapeOf } from '@june-tide/core/shape';
@@ -127,21 +128,31 @@ test('the room: a bump on a scan is red where it lies, seen over the tail, and n
   const scan = { name: 'bump.stl', mimeType: 'application/octet-stream', buffer: stl };
   await page.getByLabel('A scan', { exact: true }).setInputFiles(scan);
   await expect(page.getByTestId('scan-off')).toBeVisible({ timeout: 120_000 });
+  /** Red dots of a picture on either side of a line down it, from one share of its width to another. */
+  const redsOf = (picture: Locator, from: number, middle: number, to: number) =>
+    picture.evaluate(
+      (canvas: HTMLCanvasElement, [low, line, high]) => {
+        const flat = new OffscreenCanvas(canvas.width, canvas.height).getContext('2d')!;
+        flat.drawImage(canvas, 0, 0);
+        const { data } = flat.getImageData(0, 0, canvas.width, canvas.height);
+        const sides = [0, 0];
+        for (let i = 0; i < data.length; i += 4) {
+          const across = ((i / 4) % canvas.width) / canvas.width;
+          if (across < low || across > high) continue;
+          if (data[i] > 130 && data[i + 1] < 60 && data[i + 2] < 60) sides[across < line ? 0 : 1]++;
+        }
+        return sides;
+      },
+      [from, middle, to] as const,
+    );
+  // From above, nose up: the deck has the left half of the picture.
+  const map = page.getByRole('img', { name: /How far the scan is off the board/ });
+  await expect.poll(async () => (await redsOf(map, 0, 0.25, 0.5))[0]).toBeGreaterThan(20);
+  expect((await redsOf(map, 0, 0.25, 0.5))[1]).toBe(0);
   await page.getByText('In the round', { exact: true }).click();
   const room = page.getByTestId('scan-room');
   await expect(room).not.toHaveAttribute('data-corners', '0', { timeout: 20_000 });
-  /** Red dots of the picture left and right of its middle. */
-  const reds = () =>
-    room.evaluate((canvas: HTMLCanvasElement) => {
-      const flat = new OffscreenCanvas(canvas.width, canvas.height).getContext('2d')!;
-      flat.drawImage(canvas, 0, 0);
-      const { data } = flat.getImageData(0, 0, canvas.width, canvas.height);
-      const sides = [0, 0];
-      for (let i = 0; i < data.length; i += 4)
-        if (data[i] > 130 && data[i + 1] < 60 && data[i + 2] < 60)
-          sides[(i / 4) % canvas.width < canvas.width / 2 ? 0 : 1]++;
-      return sides;
-    });
+  const reds = () => redsOf(room, 0, 0.5, 1);
   await expect.poll(async () => (await reds())[0], { timeout: 20_000 }).toBeGreaterThan(150);
   expect((await reds())[1]).toBe(0);
   await choose(page, 'Where the eye is', 'Along the bottom');

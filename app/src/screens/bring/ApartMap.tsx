@@ -14,7 +14,10 @@ interface ApartMapProps {
 
 const APEX_SHARE = 0.4;
 
-/** Deck and bottom from above, each place of the scan in the colour of how far it is off the board: blue inside, red outside. */
+/**
+ * Deck and bottom as one looks at each, nose up: of the bottom the right rail is on the left. Each place of the scan in the colour of how far
+ * it is off the board: blue inside, red outside.
+ */
 export function ApartMap({ board, apart }: ApartMapProps) {
   const box = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -38,10 +41,12 @@ export function ApartMap({ board, apart }: ApartMapProps) {
       [width / 4, true],
       [(3 * width) / 4, false],
     ] as const) {
+      // y runs to the left rail.
+      const left = isDeck ? -1 : 1;
       for (const { x_mm, y_mm, z_mm, off_mm } of apart) {
         if (z_mm > apex(x_mm) !== isDeck) continue;
         context.fillStyle = `rgb(${apartColour(off_mm).join(' ')})`;
-        context.fillRect(centre + y_mm * scale - 1.5, height - 40 - x_mm * scale - 1.5, 3, 3);
+        context.fillRect(centre + left * y_mm * scale - 1.5, height - 40 - x_mm * scale - 1.5, 3, 3);
       }
       context.beginPath();
       for (const side of [1, -1]) {
@@ -58,6 +63,11 @@ export function ApartMap({ board, apart }: ApartMapProps) {
       context.textAlign = 'center';
       context.font = `14px ${getComputedStyle(document.body).fontFamily}`;
       context.fillText(isDeck ? 'Deck' : 'Bottom', centre, height - 16);
+      // Beside the nose there is room.
+      for (const side of [-1, 1]) {
+        const across = centre + side * 0.42 * board.outline.width_mm * scale;
+        context.fillText(side === left ? 'left' : 'right', across, height - 40 - 0.97 * board.length_mm * scale);
+      }
     }
   }, [board, apart, width, height]);
   return (

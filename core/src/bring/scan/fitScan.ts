@@ -144,7 +144,7 @@ function cutOff(cloud: Cloud, length: number, half: number): boolean {
     });
     return found.length > 0 ? found.sort((a, b) => a - b)[Math.floor(found.length / 2)] : 0;
   };
-  const [left, right] = [thick(-1), thick(1)];
+  const [right, left] = [thick(-1), thick(1)];
   return Math.min(left, right) < 0.62 * Math.max(left, right);
 }
 

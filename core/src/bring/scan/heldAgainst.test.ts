@@ -35,8 +35,8 @@ describe('a scan held against a board', () => {
     expect(apart.length).toBeLessThan(8000);
   });
 
-  it('lies outside on one side and inside on the other where it is moved across, and nowhere once it is moved back', () => {
-    const aside = skin((x, y, z) => [x, y + 1, z]);
+  it('lies outside on the right and inside on the left where it is moved to the right, and nowhere once it is moved back', () => {
+    const aside = skin((x, y, z) => [x, y - 1, z]);
     const { sides, rms_mm, most_mm } = heldAgainst(board, aside, HERE, ALL);
     // At a rail the skin looks sideways: nearly a whole millimetre out, and as much in on the other side.
     for (const { right_mm } of sides) {
@@ -46,20 +46,20 @@ describe('a scan held against a board', () => {
     expect(rms_mm).toBeGreaterThan(0.1);
     expect(rms_mm).toBeLessThan(most_mm);
     expect(most_mm).toBeLessThanOrEqual(1 + 1e-6);
-    const back = heldAgainst(board, aside, [0, -1, 0, 0, 0, 0], ALL);
+    const back = heldAgainst(board, aside, [0, 1, 0, 0, 0, 0], ALL);
     expect(back.rms_mm).toBeLessThan(1e-9);
   });
 
   it('is a wider right side where only that is moved, by about half of what both would tell', () => {
     const whole = heldAgainst(
       board,
-      skin((x, y, z) => [x, y + 1, z]),
+      skin((x, y, z) => [x, y - 1, z]),
       HERE,
       ALL,
     ).sides;
     const right = heldAgainst(
       board,
-      skin((x, y, z) => [x, y > 0 ? y + 1 : y, z]),
+      skin((x, y, z) => [x, y < 0 ? y - 1 : y, z]),
       HERE,
       ALL,
     ).sides;

@@ -4,7 +4,7 @@ import type { Cloud } from './cloud.ts';
 import { offOf, pickedFrom, type Place } from './place.ts';
 import { surfaceOf } from './surface.ts';
 
-/** Where a scan and the board made of it are apart, seen from the tail, right or left of the stringer, on deck or bottom. */
+/** Where a scan and the board made of it are apart: from the tail, left of the stringer, up. */
 export interface Apart {
   x_mm: number;
   y_mm: number;
@@ -48,7 +48,8 @@ export function heldAgainst(board: Board, cloud: Cloud, place: Place, count: num
       const side = rail.filter((k) => sign * moved[3 * k + 1] > 0);
       return side.reduce((sum, k) => sum + off[k], 0) / Math.max(1, side.length);
     };
-    return { at_mm, right_mm: mean(1) - mean(-1) };
+    // y runs to the left.
+    return { at_mm, right_mm: mean(-1) - mean(1) };
   });
   return {
     rms_mm: rms,

@@ -63,17 +63,20 @@ function most(cloud: Cloud, axis: number, low: number, high: number, sign = 1): 
   return out;
 }
 
+/** How it may lie: small turns, and half turns as the axes they flip. */
+const POSES = [
+  ['as it is', 0, 0, 0, []],
+  ['yawed', 0.05, 0, 0, []],
+  ['rolled', 0, 0, 0.06, []],
+  ['pitched', 0, 0.04, 0, []],
+  ['turned all ways', -0.04, 0.03, -0.05, []],
+  ['upside down', 0.02, 0, 0.03, [1, 2]],
+  ['end for end', 0.02, 0.02, 0, [0, 1]],
+  ['both', -0.03, 0, 0.04, [0, 2]],
+] as const;
+
 describe('a cloud that is stood', () => {
-  it.each([
-    ['as it is', 0, 0, 0, []],
-    ['yawed', 0.05, 0, 0, []],
-    ['rolled', 0, 0, 0.06, []],
-    ['pitched', 0, 0.04, 0, []],
-    ['turned all ways', -0.04, 0.03, -0.05, []],
-    ['upside down', 0.02, 0, 0.03, [1, 2]],
-    ['end for end', 0.02, 0.02, 0, [0, 1]],
-    ['both', -0.03, 0, 0.04, [0, 2]],
-  ] as const)(
+  it.each(POSES)(
     '%s, lies with its tail at 0, its stringer in the middle, its flat place level, its deck up',
     (_how, yaw, pitch, roll, axes) => {
       const found = stood(flipped(turned(plank(), yaw, pitch, roll), ...axes));
@@ -93,6 +96,16 @@ describe('a cloud that is stood', () => {
       expect(most(cloud, 2, -9, 12, -1)).toBeGreaterThan(-55);
     },
   );
+
+  it.each(POSES)('%s, has its left where it was: it is turned, and never mirrored', (_how, yaw, pitch, roll, axes) => {
+    // A lump on the left rail toward the tail: y runs to the left, seen from the tail with the deck up.
+    const lumped = plank().map((value, i, all) => {
+      const near = i % 3 === 1 && value > 0 && Math.abs(all[i - 1] - 450) < 60;
+      return near ? 1.05 * value : value;
+    });
+    const { cloud } = stood(flipped(turned(lumped, yaw, pitch, roll), ...axes))!;
+    expect(most(cloud, 1, 420, 480) - most(cloud, 1, 420, 480, -1)).toBeGreaterThan(8);
+  });
 
   it('is told by its fins where its ends lie alike, and by its fins before its lift', () => {
     const even = stood(plank({ lifts: [70, 70], fins: 400 }))!;

@@ -120,8 +120,8 @@ export function stood(cloud: Cloud): Stood | undefined {
         const zs = sorted(own.map((i) => now[3 * i + 2]));
         return zs.length > 10 ? (at(zs, 0.1) + at(zs, 0.9)) / 2 : undefined;
       };
-      const [right, left] = [side(1), side(-1)];
-      return right !== undefined && left !== undefined ? [(right - left) / (1.1 * half)] : [];
+      const [left, right] = [side(1), side(-1)];
+      return left !== undefined && right !== undefined ? [(left - right) / (1.1 * half)] : [];
     });
     if (rolls.length > 4) now = levelled(now, 1, 2, median(rolls));
   }
