@@ -22,14 +22,17 @@ describe('A text in a face', () => {
   });
 
   test('stands in the file as its own font writes it, in each document anew', async () => {
-    const written = async (text: string) => {
-      const face = await faceFor(await PDFDocument.create(), FONTS.plain, []);
-      const [run] = runsOf(face, text);
-      expect(codesOf(run)).toBe(codesOf(run));
-      expect(codesOf(run).toString()).toBe(run.font.encodeText(text).toString());
-      return codesOf(run);
-    };
-    expect(await written('Nose 12')).not.toBe(await written('Nose 12'));
-    expect((await written('Nose 12')).toString()).not.toBe((await written('Tail 12')).toString());
+    const faces = await Promise.all(
+      [1, 2].map(async () => faceFor(await PDFDocument.create(), FONTS.plain, ['Nose 12'])),
+    );
+    for (const face of faces) {
+      const [nose, tail] = ['Nose 12', 'Tail 12'].map((text) => runsOf(face, text)[0]);
+      // Letters are numbered as they come up in a document: N, o, s, e, space, 1, 2, then T, a, i, l.
+      expect(codesOf(nose).toString()).toBe('<0001000200030004000500060007>');
+      expect(codesOf(tail).toString()).toBe('<00080009000A000B000500060007>');
+      expect(codesOf(nose)).toBe(codesOf({ ...nose }));
+      expect(codesOf(nose).toString()).toBe(nose.font.encodeText('Nose 12').toString());
+    }
+    expect(codesOf(runsOf(faces[0], 'Nose 12')[0])).not.toBe(codesOf(runsOf(faces[1], 'Nose 12')[0]));
   });
 });
