@@ -7,8 +7,8 @@ describe('how far a scan is off places of a board', () => {
   it('is what is told where it is told, and half way between two the mean of them', () => {
     const off = apartOn([0, 0, 0, 20, 0, 0, 40, 0, 0], [told(0, 0, 0, 2), told(40, 0, 0, -1)]);
     expect(off[1]).toBeCloseTo(0.5, 6);
-    // 40 mm away a point weighs exp(−40²/(2·15²)) = 0.0286 of one that is there.
-    const far = Math.exp(-1600 / 450);
+    // 40 mm away a point weighs exp(−40²/(2·18²)) = 0.085 of one that is there.
+    const far = Math.exp(-1600 / 648);
     expect(off[0]).toBeCloseTo((2 - far) / (1 + far), 5);
     expect(off[2]).toBeCloseTo((2 * far - 1) / (1 + far), 5);
   });

@@ -3,7 +3,7 @@ import type { Apart } from './heldAgainst.ts';
 const { exp, floor } = Math;
 
 /** Points of a scan count for a place by how near they are: half as much at about this, mm. */
-const NEAR_mm = 15;
+const NEAR_mm = 18;
 /** Farther points say nothing of it, mm. */
 const REACH_mm = 45;
 

@@ -26,7 +26,7 @@ export interface HeldAgainst {
 export const GATES_mm = [25, 10, 6] as const;
 
 /** Deviations are told at no more than about so many points. */
-const TOLD = 4000;
+const TOLD = 15_000;
 
 /** How far a scan is off a board that lies in it at a place, told at so many of its points. What is farther off than the last gate is no skin. */
 export function heldAgainst(board: Board, cloud: Cloud, place: Place, count: number): HeldAgainst {
