@@ -414,6 +414,17 @@ describe('shapes of an SVG', () => {
     expect(read('<polygon points="0,0 60,0 60,40"/>')).toEqual([[true, 3]]);
     expect(read('<polyline points="0,0 60,0 60,40"/>')).toEqual([[false, 3]]);
   });
+  it('a path that is closed has its start once, whether it is drawn back to it or not; a new one begins there', () => {
+    // SVG 1.1, 8.3.3: the straight line back, and the start of what follows.
+    expect(read('<path d="M0 0H60V40Z"/>')).toEqual([[true, 3]]);
+    expect(read('<path d="M0 0H60V40L0 0Z"/>')).toEqual([[true, 3]]);
+    expect(read('<path d="M0 0H60V40L0 40Z"/>')).toEqual([[true, 4]]);
+    expect(read('<path d="M0 0H60V40L9 0Z"/>')).toEqual([[true, 4]]);
+    expect(read('<path d="M0 0H60V40ZL5 5"/>')).toEqual([
+      [true, 3],
+      [false, 2],
+    ]);
+  });
   it('a rectangle has its four corners; one without breadth is none', () => {
     expect(read('<rect x="10" y="5" width="60" height="40"/><polyline points="0,0 9,9"/>')).toEqual([
       [true, 4],
