@@ -1,5 +1,7 @@
 // How a found line is told to be a board's, and what an outline's fit begins with: lines of closed forms, read by hand.
 import { describe, expect, it } from '@jest/globals';
+import { planOf } from './drawn.ts';
+import type { Stroke } from './plane.ts';
 import { acrossAt, isSymmetric, laid, middleLine, straightThrough, stringerOf } from './drawnSides.ts';
 import { beginnings, type FoundPlan, steppedIn, tailsOf, widthAbout } from './outlineBeginnings.ts';
 import { areaOf, boxOfPoints, type Point } from './plane.ts';
@@ -193,5 +195,46 @@ describe('what a plan begins with', () => {
     expect(steppedIn(plan([[60, 9]]), 900, 2.5)).toEqual([]);
     expect(steppedIn(plan([[860, 9]]), 900, 2.5)).toEqual([]);
     expect(steppedIn(plan([[300, 9]]), 340, 2.5)).toEqual([]);
+  });
+});
+
+describe('both sides of a plan that was drawn', () => {
+  const LONG = 1900;
+  const half = (x: number) => 250 * Math.sqrt(Math.max(0, 1 - (x / (LONG / 2) - 1) ** 2));
+  const lump = (x: number) => 6 * Math.exp(-(((x - LONG / 2) / 200) ** 2));
+  /** An ellipse, one side of it grown, turned and laid anywhere on the sheet. */
+  const drawn = (grown: (x: number) => number, turn_rad: number, up: number): Stroke => {
+    const xs = Array.from({ length: 201 }, (_, i) => (LONG / 2) * (1 - Math.cos((Math.PI * i) / 200)));
+    const flat = [
+      ...xs.map((x) => ({ x, y: half(x) + grown(x) })),
+      ...xs.slice(1, -1).map((_, i) => ({ x: xs[199 - i], y: -half(xs[199 - i]) })),
+    ];
+    const [cos, sin] = [Math.cos(turn_rad), Math.sin(turn_rad)];
+    return { points: flat.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos + up })), closed: true };
+  };
+
+  it.each([
+    ['lying level', 0, 0],
+    ['off the axis', 0, 300],
+    ['turned, and off the axis', 0.05, -120],
+  ])('are mirrors of one another where they are, %s', (_how, turn_rad, up) => {
+    expect(
+      planOf(
+        drawn(() => 0, turn_rad, up),
+        'outline',
+        false,
+      ).uneven_mm,
+    ).toBeLessThan(0.01);
+  });
+
+  it.each([
+    ['lying level', 0, 0],
+    ['turned, and off the axis', 0.05, 300],
+  ])('are told apart by what one is the wider, about the stringer that fits best, %s', (_how, turn_rad, up) => {
+    // Where 33 stations from 2 to 34 thirty-sixths see it: the lump, less its mean, in size.
+    const seen = Array.from({ length: 33 }, (_, k) => lump((LONG * (k + 2)) / 36));
+    const mean = seen.reduce((sum, each) => sum + each, 0) / 33;
+    const uneven = seen.reduce((sum, each) => sum + Math.abs(each - mean), 0) / 33;
+    expect(planOf(drawn(lump, turn_rad, up), 'outline', false).uneven_mm).toBeCloseTo(uneven, 1);
   });
 });
