@@ -97,11 +97,13 @@ test('a board goes from its design over blank, bands, paper and the line to what
   // By keys one on, and by the button one more.
   await page.getByRole('button', { name: `Move ${name}` }).focus();
   await page.keyboard.press('Space');
-  await expect(page.getByText(`${name} is over Shape.`)).toBeAttached();
+  // What a screen reader is told.
+  const told = page.locator('[id^=DndLiveRegion]');
+  await expect(told).toHaveText(`${name} is over Shape.`);
   // The arrows are listened to one turn of the timer after the board is picked up: a key before it is nobody's.
   await page.evaluate(() => new Promise((turned) => setTimeout(turned)));
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByText(`${name} is over Glass.`)).toBeAttached();
+  await expect(told).toHaveText(`${name} is over Glass.`);
   await page.keyboard.press('Space');
   await expect(column(page, 'Glass').getByRole('article', { name })).toBeVisible();
   await page.getByRole('button', { name: `${name} on to Sand` }).click();
