@@ -155,6 +155,11 @@ test('the room: a bump on a scan is red where it lies, seen over the tail, and n
   const reds = () => redsOf(room, 0, 0.5, 1);
   await expect.poll(async () => (await reds())[0], { timeout: 20_000 }).toBeGreaterThan(150);
   expect((await reds())[1]).toBe(0);
+  // Turned half round by keys, the bump is on the other side.
+  await room.focus();
+  for (let turned = 0; turned < 36; turned++) await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => (await reds())[1], { timeout: 20_000 }).toBeGreaterThan(150);
+  expect((await reds())[0]).toBe(0);
   await choose(page, 'Where the eye is', 'Along the bottom');
   await expect.poll(reds, { timeout: 20_000 }).toEqual([0, 0]);
 });

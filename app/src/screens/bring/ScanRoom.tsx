@@ -8,6 +8,7 @@ import { useShed } from '../../store/shed.ts';
 import { type Eye, EYES } from '../bay/room/eyes.ts';
 import type { Place } from '../bay/room/scene.ts';
 import { stillOf } from '../bay/room/still.ts';
+import { turnedByKey } from '../bay/room/turnKeys.ts';
 import { useScene } from '../bay/room/useScene.ts';
 import { useSolid } from '../bay/room/useSolid.ts';
 import { apartColour } from './apartColour.ts';
@@ -15,13 +16,6 @@ import { apartColour } from './apartColour.ts';
 const EYE_NAMES = Object.keys(EYES) as Eye[];
 const NOTHING: readonly Place[] = [];
 const NO_LINES: readonly Place[][] = [];
-const TURN_rad = (5 * Math.PI) / 180;
-const TURNS: Readonly<Record<string, readonly [round: number, up: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
 
 /** The board made of a scan in the round, painted with how far the scan is off it. */
 export default function ScanRoom({ board, apart }: { board: Board; apart: ScanFindings['apart'] }) {
@@ -64,13 +58,10 @@ export default function ScanRoom({ board, apart }: { board: Board; apart: ScanFi
         data-testid="scan-room"
         data-corners={solid?.triangles.length ?? 0}
         tabIndex={0}
-        aria-label="The board in the round, in the colours of how far the scan is off it. Drag or arrow keys to turn."
+        aria-label="The board in the round, in the colours of how far the scan is off it. Drag or arrow keys to turn, wheel or + and - to come nearer."
         className={failure === undefined ? 'solid' : 'solid gone'}
         onKeyDown={(event) => {
-          const [round, up] = TURNS[event.key] ?? [];
-          if (round === undefined || up === undefined) return;
-          scene.current?.turn(round * TURN_rad, up * TURN_rad);
-          event.preventDefault();
+          if (turnedByKey(scene.current, event)) event.preventDefault();
         }}
       />
       {failure !== undefined && <p className="quiet">No view in the round: {failure}.</p>}

@@ -11,6 +11,7 @@ import { MeasuredInRoom } from './MeasuredInRoom.tsx';
 import type { Place } from './scene.ts';
 import { Silhouettes } from './Silhouettes.tsx';
 import { type Skin, SKIN_WORDS, SKINS } from './skins.ts';
+import { turnedByKey } from './turnKeys.ts';
 import { type OtherAs, useRoom } from './useRoom.ts';
 
 const EYE_NAMES = Object.keys(EYES) as Eye[];
@@ -21,19 +22,6 @@ const OTHER_WORDS: Readonly<Record<OtherAs, string>> = {
 };
 /** A press that moves farther than this turns the board and measures nothing. */
 const STILL_px = 4;
-const TURN_rad = (5 * Math.PI) / 180;
-const NEARER = 1.1;
-
-/** What keys do with the eye: round, up, nearer. */
-const TURNS: Readonly<Record<string, readonly [round: number, up: number, nearer: number]>> = {
-  ArrowLeft: [-1, 0, 1],
-  ArrowRight: [1, 0, 1],
-  ArrowUp: [0, 1, 1],
-  ArrowDown: [0, -1, 1],
-  '+': [0, 0, NEARER],
-  '=': [0, 0, NEARER],
-  '-': [0, 0, 1 / NEARER],
-};
 
 /** The board in the round, under low side lights, the eye where a shaper puts it. */
 export default function Room() {
@@ -63,13 +51,9 @@ export default function Room() {
   };
   const typed = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const [round, up, nearer] = TURNS[event.key] ?? [];
-    if (round !== undefined && up !== undefined) {
-      const by = event.shiftKey ? TURN_rad / 5 : TURN_rad;
-      scene.current?.turn(round * by, up * by, nearer);
-    } else if (event.key === 'Home') scene.current?.look(eye);
+    if (event.key === 'Home') scene.current?.look(eye);
     else if (event.key === 'Enter' && measuring) mark(0.5, 0.5);
-    else return;
+    else if (!turnedByKey(scene.current, event)) return;
     event.preventDefault();
     event.stopPropagation();
   };
