@@ -33,7 +33,7 @@ describe('a place and a board', () => {
 
   it('is the same right and left of the stringer', () => {
     const { deck, x } = heightsAt(20);
-    const [right, left] = offOf(surface, [x, 140, deck + 4], [x, -140, deck + 4]);
+    const [left, right] = offOf(surface, [x, 140, deck + 4], [x, -140, deck + 4]);
     expect(left).toBe(right);
   });
 
