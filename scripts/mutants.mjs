@@ -170,8 +170,10 @@ for (const file of everyFile) {
 /** How many imports away a test may be to be asked; a fault that only a farther test would notice counts as missed. */
 const NEAR = 3;
 
-/** The record of what core works out of four boards: asked last, of every fault. */
+/** The record of what core works out of four boards: asked last, of every fault; of what brings boards in, that of boards brought in. */
 const RECORD = join(source, 'testing', 'numbers.test.ts');
+const BROUGHT = join(source, 'testing', 'numbersBrought.test.ts');
+const recordOf = (file) => (file.startsWith(join(source, 'bring')) ? BROUGHT : RECORD);
 
 /** The tests that come to a file through imports, the nearest first, each with those equally near; then the record. */
 function testsNear(file) {
@@ -183,8 +185,8 @@ function testsNear(file) {
     rings.push(edge.filter((at) => at.endsWith('.test.ts')));
   }
   const beside = `${file.slice(0, -3)}.test.ts`;
-  const near = rings.map((ring) => ring.filter((at) => at !== beside && at !== RECORD));
-  return [rings.flat().filter((at) => at === beside), ...near, [RECORD]];
+  const near = rings.map((ring) => ring.filter((at) => at !== beside && at !== RECORD && at !== BROUGHT));
+  return [rings.flat().filter((at) => at === beside), ...near, [recordOf(file)]];
 }
 
 /** Is the fault noticed? Asked of the nearest tests first. */

@@ -47,6 +47,29 @@ describe('the batten against closed forms', () => {
     for (let x = 0; x <= 1800; x += 50) expect(curve.valueAt(x)).toBeCloseTo(1e-4 * (x - 700) ** 2, 4);
   });
 
+  it('is the same to the last bit, whatever was sprung before it', () => {
+    // Marks that ask for a hollow, so that the penalty on it counts; the angles are no model's own.
+    const sprung = (length_mm: number, tail_rad: number) =>
+      sprungThrough({
+        length_mm,
+        tail_rad,
+        nose_rad: 0.71,
+        marks: [0.1, 0.3, 0.6, 0.9].map((share, k): CurveMark => ({
+          kind: 'value',
+          x_mm: share * length_mm,
+          value_mm: [170, 190, 260, 150][k],
+        })),
+        bend: 'in',
+      });
+    const alone = sprung(1801.3, 1.234);
+    // What is remembered of these angles is forgotten, and another length asks for them first.
+    for (let k = 0; k < 300; k++) sprung(1700, 1 + k / 1000);
+    sprung(2743.7, 1.234);
+    const after = sprung(1801.3, 1.234);
+    expect(alone.active.some((flag) => flag === 1)).toBe(true);
+    expect([...after.coefficients]).toEqual([...alone.coefficients]);
+  });
+
   it('gives the radius at the stringer that was asked for', () => {
     const board = { ...models().find((b) => b.name === 'Long Quay')! };
     const outline = { ...board.outline, nose: { kind: 'round' as const, radius_mm: 150 } };

@@ -33,7 +33,6 @@ interface CheckTable {
 
 const hessians = new Map<string, Float64Array>();
 const checkTables = new Map<string, CheckTable>();
-const anglesKey = (map: StationMap) => `${map.tail_rad}|${map.nose_rad}`;
 const CACHE_LIMIT = 256;
 
 function remembered<T>(cache: Map<string, T>, key: string, make: () => T): T {
@@ -60,12 +59,16 @@ function hessianOf(map: StationMap): Float64Array {
   });
 }
 
-/** g = (y_ss x_s − y_s x_ss) / (4π² L), proportional to the curvature's numerator, at CHECKS even parameters. */
-function checksOf(map: StationMap): CheckTable {
-  return remembered(checkTables, anglesKey(map), () => {
+/**
+ * g = (y_ss x_s − y_s x_ss) / (4π² L), proportional to the curvature's numerator, at CHECKS even parameters. Worked out for a batten of
+ * length 1: of the length that asked first it would keep the rounding, and a board would hang on which was drawn before it.
+ */
+function checksOf({ tail_rad, nose_rad }: StationMap): CheckTable {
+  return remembered(checkTables, `${tail_rad}|${nose_rad}`, () => {
+    const map = stationMap(1, tail_rad, nose_rad);
     const starts = new Int32Array(CHECKS);
     const weights = new Float64Array(CHECKS * (DEGREE + 1));
-    const unit = 4 * Math.PI * Math.PI * map.length_mm;
+    const unit = 4 * Math.PI * Math.PI;
     for (let k = 0; k < CHECKS; k++) {
       const s = k / (CHECKS - 1);
       const span = spanOf(s);

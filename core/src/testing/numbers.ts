@@ -54,44 +54,7 @@ import { deckShade } from '../solid/shade.ts';
 import { INCH_mm } from '../units/length.ts';
 import { anyBoard } from './anyBoard.ts';
 import { caseOf, RIDERS, WAVES } from './cases.ts';
-
-type Numbers = Record<string, number | string>;
-
-/** More leaves than this are said by their sums. */
-const MOST_LEAVES = 24;
-
-/** Every number and word of a result by its path; of a long one how many, their sum, their sum by place, least and most. */
-function flat(name: string, value: unknown, out: Numbers): void {
-  const leaves: [string, number | string][] = [];
-  const visit = (path: string, entry: unknown): void => {
-    if (typeof entry === 'number' || typeof entry === 'string') leaves.push([path, entry]);
-    else if (typeof entry === 'boolean') leaves.push([path, Number(entry)]);
-    else if (ArrayBuffer.isView(entry) || Array.isArray(entry))
-      [...(entry as ArrayLike<unknown> & Iterable<unknown>)].forEach((item, i) => visit(`${path}.${i}`, item));
-    else if (entry !== null && typeof entry === 'object')
-      for (const [key, item] of Object.entries(entry)) visit(`${path}.${key}`, item);
-  };
-  visit(name, value);
-  if (leaves.length <= MOST_LEAVES) {
-    for (const [path, leaf] of leaves) out[path] = leaf;
-    return;
-  }
-  const numbers = leaves.map(([, leaf]) => leaf).filter((leaf) => typeof leaf === 'number');
-  const words = leaves.map(([, leaf]) => leaf).filter((leaf) => typeof leaf === 'string');
-  out[`${name} count`] = numbers.length;
-  out[`${name} sum`] = numbers.reduce((sum, x) => sum + x, 0);
-  out[`${name} by place`] = numbers.reduce((sum, x, i) => sum + x * Math.cos(i), 0);
-  out[`${name} least`] = numbers.reduce((least, x) => Math.min(least, x), Infinity);
-  out[`${name} most`] = numbers.reduce((most, x) => Math.max(most, x), -Infinity);
-  if (words.length > 0) out[`${name} words`] = `${words.length} words, ${hashed(words.join('\n'))}`;
-}
-
-/** FNV-1a of a text, 32 bits, in letters. */
-function hashed(text: string): string {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
-  return (hash >>> 0).toString(36);
-}
+import { flat, type Numbers, type Put } from './numbersFlat.ts';
 
 const INCHES = { kind: 'fraction', denominator: 16 } as const;
 const TODAY = '2026-11-25';
@@ -121,8 +84,6 @@ export function numbersOf(board: Board): Numbers {
   makeNumbers(board, put);
   return out;
 }
-type Put = (name: string, value: unknown) => void;
-
 function shapeNumbers(board: Board, put: Put): void {
   const shape = shapeOf(board);
   const L = board.length_mm;
