@@ -8,9 +8,9 @@ import {
   FAMILIES,
   FIN_SETUPS,
   LAYER_KINDS,
+  type Mark,
   type RailStation,
   TAIL_KINDS,
-  type Wing,
 } from '../document/schema.ts';
 import { boardIssues } from '../shape/issues.ts';
 import { finBoxes } from '../fins/placement.ts';
@@ -81,116 +81,112 @@ const choices = fc.record({
 
 type Choices = typeof choices extends fc.Arbitrary<infer T> ? T : never;
 
+const MARK_mm = 304.8;
+/** Marks a foot from both tips. */
+const atTwelve = (nose_mm: number, tail_mm: number): Mark[] => [
+  { from: 'nose', at_mm: MARK_mm, value_mm: nose_mm },
+  { from: 'tail', at_mm: MARK_mm, value_mm: tail_mm },
+];
+
+function outlineOf({ length_mm, ...c }: Choices, width_mm: number): Board['outline'] {
+  return {
+    width_mm,
+    widePoint_mm: c.wide * length_mm,
+    marks: atTwelve(width_mm * c.nose12, width_mm * c.tail12),
+    nose: c.nose,
+    tail: {
+      kind: c.tail.kind,
+      block_mm: width_mm * c.tail.block,
+      depth_mm: c.tail.depth_mm,
+      tip_mm: c.tail.tip_mm,
+    },
+    wings: c.wings.map((w) => ({
+      fromTail_mm: w.at * length_mm,
+      depth_mm: w.depth_mm,
+      length_mm: Math.min(w.length_mm, 0.9 * w.at * length_mm),
+      raised: w.raised,
+    })),
+  };
+}
+
+function rockerOf({ length_mm, rocker }: Choices): Board['rocker'] {
+  const lifts = { nose: rocker.nose * length_mm, tail: rocker.tail * length_mm };
+  return {
+    noseLift_mm: lifts.nose,
+    tailLift_mm: lifts.tail,
+    flatPoint_mm: rocker.flat * length_mm,
+    marks: atTwelve(lifts.nose * rocker.n12, lifts.tail * rocker.t12),
+  };
+}
+
+function foilOf({ length_mm, thickness_mm, foil }: Choices): Board['foil'] {
+  return {
+    thickness_mm,
+    thickest_mm: foil.at * length_mm,
+    noseTip_mm: foil.tips,
+    tailTip_mm: foil.tips,
+    marks: atTwelve(thickness_mm * foil.n12, thickness_mm * foil.t12),
+  };
+}
+
+function featureOf(kind: DeckFeature['kind'], size: number): DeckFeature {
+  const stretch = { from: 'centre', at_mm: 200, length_mm: 300 + 500 * size, fade_mm: 60 + 300 * size } as const;
+  switch (kind) {
+    case 'flat':
+      return { kind, width: 0.8 * size, ...stretch };
+    case 'dome':
+      return { kind, fall_mm: 0.5 + 12 * size, ...stretch };
+    case 'beak':
+      return { kind, length_mm: 100 + 300 * size, thickness_mm: 2 + 12 * size, fade_mm: 80 + 200 * size, roll: size };
+    case 'step':
+      return {
+        kind,
+        length_mm: 200 + 700 * size,
+        inset_mm: 20 + 80 * size,
+        drop_mm: 1 + 14 * size,
+        fade_mm: 60 + 300 * size,
+      };
+    case 'sDeck':
+      return { kind, drop_mm: 0.5 + 8 * size, ...stretch };
+  }
+}
+
+function layerOf(l: Choices['layers'][number], length_mm: number): BottomLayer {
+  const start = l.from * length_mm;
+  const end = Math.min(length_mm, (l.from + l.run) * length_mm);
+  return {
+    kind: l.kind,
+    width: l.width,
+    ...(l.kind === 'channels' ? { count: l.count } : {}),
+    depths: [
+      { from: 'tail', at_mm: start, value_mm: 0 },
+      { from: 'tail', at_mm: (start + end) / 2, value_mm: l.depth_mm },
+      { from: 'tail', at_mm: end, value_mm: 0 },
+    ],
+  };
+}
+
 function boardOfChoices(c: Choices): Board {
   const { length_mm } = c;
   const width_mm = Math.min(c.width * length_mm, 640);
-  const widePoint_mm = c.wide * length_mm;
-  const wings: Wing[] = c.wings.map((w) => ({
-    fromTail_mm: w.at * length_mm,
-    depth_mm: w.depth_mm,
-    length_mm: Math.min(w.length_mm, 0.9 * w.at * length_mm),
-    raised: w.raised,
-  }));
-  const lifts = { nose: c.rocker.nose * length_mm, tail: c.rocker.tail * length_mm };
   return {
     format: BOARD_FORMAT,
     version: BOARD_VERSION,
     name: 'Any board',
     family: c.family,
     length_mm,
-    outline: {
-      width_mm,
-      widePoint_mm,
-      marks: [
-        { from: 'nose', at_mm: 304.8, value_mm: width_mm * c.nose12 },
-        { from: 'tail', at_mm: 304.8, value_mm: width_mm * c.tail12 },
-      ],
-      nose: c.nose,
-      tail: {
-        kind: c.tail.kind,
-        block_mm: width_mm * c.tail.block,
-        depth_mm: c.tail.depth_mm,
-        tip_mm: c.tail.tip_mm,
-      },
-      wings,
-    },
-    rocker: {
-      noseLift_mm: lifts.nose,
-      tailLift_mm: lifts.tail,
-      flatPoint_mm: c.rocker.flat * length_mm,
-      marks: [
-        { from: 'nose', at_mm: 304.8, value_mm: lifts.nose * c.rocker.n12 },
-        { from: 'tail', at_mm: 304.8, value_mm: lifts.tail * c.rocker.t12 },
-      ],
-    },
-    foil: {
-      thickness_mm: c.thickness_mm,
-      thickest_mm: c.foil.at * length_mm,
-      noseTip_mm: c.foil.tips,
-      tailTip_mm: c.foil.tips,
-      marks: [
-        { from: 'nose', at_mm: 304.8, value_mm: c.thickness_mm * c.foil.n12 },
-        { from: 'tail', at_mm: 304.8, value_mm: c.thickness_mm * c.foil.t12 },
-      ],
-    },
+    outline: outlineOf(c, width_mm),
+    rocker: rockerOf(c),
+    foil: foilOf(c),
     deck: {
-      crown: [
-        { from: 'tail', at_mm: 0, value_mm: c.crown[0] },
-        { from: 'centre', at_mm: 0, value_mm: c.crown[1] },
-        { from: 'nose', at_mm: 0, value_mm: c.crown[2] },
-      ],
-      features: c.features.map((kind): DeckFeature => {
-        const size = c.featureSize;
-        const stretch = { from: 'centre', at_mm: 200, length_mm: 300 + 500 * size, fade_mm: 60 + 300 * size } as const;
-        switch (kind) {
-          case 'flat':
-            return { kind, width: 0.8 * size, ...stretch };
-          case 'dome':
-            return { kind, fall_mm: 0.5 + 12 * size, ...stretch };
-          case 'beak':
-            return {
-              kind,
-              length_mm: 100 + 300 * size,
-              thickness_mm: 2 + 12 * size,
-              fade_mm: 80 + 200 * size,
-              roll: size,
-            };
-          case 'step':
-            return {
-              kind,
-              length_mm: 200 + 700 * size,
-              inset_mm: 20 + 80 * size,
-              drop_mm: 1 + 14 * size,
-              fade_mm: 60 + 300 * size,
-            };
-          case 'sDeck':
-            return { kind, drop_mm: 0.5 + 8 * size, ...stretch };
-        }
-      }),
+      crown: (['tail', 'centre', 'nose'] as const).map((from, k) => ({ from, at_mm: 0, value_mm: c.crown[k] })),
+      features: c.features.map((kind) => featureOf(kind, c.featureSize)),
     },
     rails: {
-      stations: c.rails.map((r): RailStation => {
-        const { at, ...rail } = r;
-        return { from: 'tail', at_mm: at * length_mm, ...rail };
-      }),
+      stations: c.rails.map(({ at, ...rail }): RailStation => ({ from: 'tail', at_mm: at * length_mm, ...rail })),
       tailEdge: c.tailEdge,
     },
-    bottom: {
-      layers: c.layers.map((l): BottomLayer => {
-        const start = l.from * length_mm;
-        const end = Math.min(length_mm, (l.from + l.run) * length_mm);
-        return {
-          kind: l.kind,
-          width: l.width,
-          ...(l.kind === 'channels' ? { count: l.count } : {}),
-          depths: [
-            { from: 'tail', at_mm: start, value_mm: 0 },
-            { from: 'tail', at_mm: (start + end) / 2, value_mm: l.depth_mm },
-            { from: 'tail', at_mm: end, value_mm: 0 },
-          ],
-        };
-      }),
-    },
+    bottom: { layers: c.layers.map((layer) => layerOf(layer, length_mm)) },
     fins: finBoxes(c.setup, c.family, length_mm, width_mm * c.tail12),
     notes: '',
   };

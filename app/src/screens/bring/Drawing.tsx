@@ -1,4 +1,4 @@
-import { Button, Select, Switch } from 'antd';
+import { Button, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import {
   DRAWING_UNITS,
@@ -22,6 +22,7 @@ import { Found } from './Found.tsx';
 import { LineThumb } from './LineThumb.tsx';
 import { Made } from './Made.tsx';
 import { Misfits, misfitsSay } from './misfits.tsx';
+import { OtherEnd } from './OtherEnd.tsx';
 import { useBring } from './useBring.ts';
 import { UsualArea } from './UsualArea.tsx';
 
@@ -108,74 +109,23 @@ export function Drawing() {
             </p>
           )}
           {opened && (
-            <>
-              <h3>{opened.file}</h3>
-              <ul className="drawn-parts" aria-label="Lines of the drawing">
-                {opened.parts.map((part, k) => (
-                  <li key={k}>
-                    <LineThumb part={part} />
-                    <Select<LineUse>
-                      aria-label={`What line ${k + 1} is`}
-                      value={uses[k] ?? part.looks}
-                      options={LINE_USES.map((value) => ({ value, label: USE_WORDS[value] }))}
-                      onChange={(use) => setUses({ ...uses, [k]: use })}
-                    />
-                  </li>
-                ))}
-              </ul>
-              <div className="stack-12">
-                <label className="row-of-tools">
-                  <span>A unit of the drawing is</span>
-                  <Select<DrawingUnit | 'told'>
-                    aria-label="Unit of the drawing"
-                    value={unit ?? (opened.told_mm === undefined ? nameOfUnit(unit_mm) : 'told')}
-                    options={[
-                      ...(opened.told_mm === undefined ? [] : [{ value: 'told' as const, label: 'as the file says' }]),
-                      ...(Object.keys(DRAWING_UNITS) as DrawingUnit[]).map((value) => ({ value, label: value })),
-                    ]}
-                    onChange={(value) => setUnit(value === 'told' ? undefined : value)}
-                  />
-                </label>
-                {opened.told_mm === undefined && (
-                  <p className="quiet above-0">
-                    The file does not say its unit: this is the one by which it is a board.
-                  </p>
-                )}
-                <label className="row-of-tools">
-                  <Switch
-                    size="small"
-                    checked={turned}
-                    onChange={setTurned}
-                    aria-label="The tail is at the other end"
-                  />
-                  <span>The tail is at the other end</span>
-                </label>
-                <Select<TailKind | null>
-                  aria-label="Tail of the board"
-                  className="fit-all"
-                  allowClear
-                  placeholder="Its tail: the one that fits best"
-                  value={tail ?? null}
-                  options={TAIL_KINDS.map((value) => ({
-                    value,
-                    label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
-                  }))}
-                  onChange={(kind) => setTail(kind ?? undefined)}
-                />
-              </div>
-            </>
+            <DrawnFields
+              opened={opened}
+              unit={unit}
+              unit_mm={unit_mm}
+              uses={uses}
+              turned={turned}
+              tail={tail}
+              onUnit={setUnit}
+              onUses={setUses}
+              onTurned={setTurned}
+              onTail={setTail}
+            />
           )}
         </section>
-        <Found
-          board={made?.ok ? made.board : undefined}
-          plan={made?.ok ? made.plan : undefined}
-          bottom={made?.ok ? made.bottom : undefined}
-          foil={made?.ok ? made.foil : undefined}
-        />
+        <Found found={made?.ok ? made : undefined} />
         <Made
           state={state}
-          board={made?.ok ? made.board : undefined}
-          reason={made && !made.ok ? made.reason : undefined}
           notes={made?.ok && opened ? `Drawn: ${opened.file}. ${misfitsSay(made.misfits, style)}` : ''}
         >
           {made?.ok && (
@@ -198,6 +148,82 @@ export function Drawing() {
         </Made>
       </main>
     </div>
+  );
+}
+
+interface DrawnFieldsProps {
+  opened: Opened;
+  unit: DrawingUnit | undefined;
+  unit_mm: number | undefined;
+  uses: Uses;
+  turned: boolean;
+  tail: TailKind | undefined;
+  onUnit: (unit: DrawingUnit | undefined) => void;
+  onUses: (uses: Uses) => void;
+  onTurned: (turned: boolean) => void;
+  onTail: (tail: TailKind | undefined) => void;
+}
+
+/** What each line of a drawing is, its unit, which end is which. */
+function DrawnFields({
+  opened,
+  unit,
+  unit_mm,
+  uses,
+  turned,
+  tail,
+  onUnit,
+  onUses,
+  onTurned,
+  onTail,
+}: DrawnFieldsProps) {
+  return (
+    <>
+      <h3>{opened.file}</h3>
+      <ul className="drawn-parts" aria-label="Lines of the drawing">
+        {opened.parts.map((part, k) => (
+          <li key={k}>
+            <LineThumb part={part} />
+            <Select<LineUse>
+              aria-label={`What line ${k + 1} is`}
+              value={uses[k] ?? part.looks}
+              options={LINE_USES.map((value) => ({ value, label: USE_WORDS[value] }))}
+              onChange={(use) => onUses({ ...uses, [k]: use })}
+            />
+          </li>
+        ))}
+      </ul>
+      <div className="stack-12">
+        <label className="row-of-tools">
+          <span>A unit of the drawing is</span>
+          <Select<DrawingUnit | 'told'>
+            aria-label="Unit of the drawing"
+            value={unit ?? (opened.told_mm === undefined ? nameOfUnit(unit_mm) : 'told')}
+            options={[
+              ...(opened.told_mm === undefined ? [] : [{ value: 'told' as const, label: 'as the file says' }]),
+              ...(Object.keys(DRAWING_UNITS) as DrawingUnit[]).map((value) => ({ value, label: value })),
+            ]}
+            onChange={(value) => onUnit(value === 'told' ? undefined : value)}
+          />
+        </label>
+        {opened.told_mm === undefined && (
+          <p className="quiet above-0">The file does not say its unit: this is the one by which it is a board.</p>
+        )}
+        <OtherEnd of="tail" turned={turned} onTurned={onTurned} />
+        <Select<TailKind | null>
+          aria-label="Tail of the board"
+          className="fit-all"
+          allowClear
+          placeholder="Its tail: the one that fits best"
+          value={tail ?? null}
+          options={TAIL_KINDS.map((value) => ({
+            value,
+            label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
+          }))}
+          onChange={(kind) => onTail(kind ?? undefined)}
+        />
+      </div>
+    </>
   );
 }
 

@@ -1,6 +1,5 @@
 import { useRef } from 'react';
 import type { BroughtIn, Point } from '@june-tide/core/bring';
-import type { Board } from '@june-tide/core/document';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { BoardSide } from './BoardSide.tsx';
@@ -9,14 +8,12 @@ import { BoardSide } from './BoardSide.tsx';
 const SIDE_px = 130;
 
 interface FoundProps {
-  board: Board | undefined;
-  plan: BroughtIn['plan'];
-  bottom: BroughtIn['bottom'];
-  foil: BroughtIn['foil'];
+  found: Pick<BroughtIn, 'board' | 'plan' | 'bottom' | 'foil'> | undefined;
 }
 
 /** The board as it came out, as large as there is room, with what was found as dots on it. */
-export function Found({ board, plan, bottom, foil }: FoundProps) {
+export function Found({ found }: FoundProps) {
+  const { board, plan, bottom, foil } = found ?? {};
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   // Where nothing was found of the profile it is another board's: the plan has the room.

@@ -8,21 +8,22 @@ import { measuresFor } from '../../store/derived.ts';
 import { addBoard } from '../../store/shed.ts';
 import type { BringState } from './useBring.ts';
 
-interface MadeProps<A> {
+type Outcome = { ok: true; board: Board } | { ok: false; reason: string };
+
+interface MadeProps<A extends Outcome> {
   state: BringState<A>;
-  board: Board | undefined;
-  /** Why there is no board, where there is none. */
-  reason: string | undefined;
   /** What is kept with the board of how it came in. */
   notes: string;
   children?: ReactNode;
 }
 
 /** What a board that is brought in comes out as, and the way onto the rack. */
-export function Made<A>({ state, board, reason, notes, children }: MadeProps<A>) {
+export function Made<A extends Outcome>({ state, notes, children }: MadeProps<A>) {
   const navigate = useNavigate();
   const [name, setName] = useState('');
-  const { going, failed, stop } = state;
+  const { going, failed, stop, made } = state;
+  const board = made?.ok ? made.board : undefined;
+  const reason = made && !made.ok ? made.reason : undefined;
   return (
     <section aria-label="What it makes">
       <h1>What it makes</h1>

@@ -1,6 +1,6 @@
-import { Button, Select, Slider, Switch } from 'antd';
+import { Button, Select, Slider } from 'antd';
 import { useMemo, useState } from 'react';
-import { LINE_USES, type LineUse, madeUpPhoto, USUAL_CAMERA } from '@june-tide/core/bring';
+import { LINE_USES, type LineUse, madeUpPhoto, type Picture, USUAL_CAMERA } from '@june-tide/core/bring';
 import { modelNamed } from '@june-tide/core/models';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
@@ -10,6 +10,7 @@ import { Doors } from './Doors.tsx';
 import { Found } from './Found.tsx';
 import { Made } from './Made.tsx';
 import { Misfits, misfitsSay } from './misfits.tsx';
+import { OtherEnd } from './OtherEnd.tsx';
 import { PhotoStand } from './PhotoStand.tsx';
 import { readPicture } from './readPicture.ts';
 import { useBring } from './useBring.ts';
@@ -67,34 +68,17 @@ export function Photo() {
             A board, or a template off the wall, whole, on an even background. Lay it on something rectangular whose
             size you know, a sheet or a bench top: then it may be taken from any side.
           </p>
-          <div className="row-of-tools">
-            <PickFile
-              type="primary"
-              label="A picture of a board"
-              accept="image/png,image/jpeg,image/webp,.heic"
-              pick={(file) =>
-                void readPicture(file).then((read) =>
-                  read.ok ? begin(read.picture, file.name) : setRefused(read.reason),
-                )
-              }
-            >
-              Open a picture
-            </PickFile>
-            <Button
-              onClick={() => {
-                const board = modelNamed('Copper Pan');
-                if (!board) return;
-                const photo = madeUpPhoto(shapeFor(board), USUAL_CAMERA);
-                setWhat('outline');
-                begin(photo.picture, 'Copper Pan, a made-up picture', photo.corners, {
-                  width_mm: photo.width_mm,
-                  height_mm: photo.height_mm,
-                });
-              }}
-            >
-              Try it with a made-up picture
-            </Button>
-          </div>
+          <OpenPicture
+            onPicture={begin}
+            onMadeUp={(photo) => {
+              setWhat('outline');
+              begin(photo.picture, 'Copper Pan, a made-up picture', photo.corners, {
+                width_mm: photo.width_mm,
+                height_mm: photo.height_mm,
+              });
+            }}
+            onRefused={setRefused}
+          />
           {refused !== undefined && (
             <p role="alert" className="trouble">
               {refused}
@@ -124,15 +108,7 @@ export function Photo() {
                     ariaLabelForHandle="How unlike its background the board is"
                   />
                 </label>
-                <label className="row-of-tools">
-                  <Switch
-                    size="small"
-                    checked={turned}
-                    onChange={setTurned}
-                    aria-label="The tail is at the other end"
-                  />
-                  <span>The tail is at the other end</span>
-                </label>
+                <OtherEnd of="tail" turned={turned} onTurned={setTurned} />
                 {!wanted && (
                   <Button type="primary" onClick={() => setWanted(true)}>
                     Find the outline
@@ -150,19 +126,9 @@ export function Photo() {
             seen={made?.seen}
             move={marked.move}
           />
-          <Found
-            board={made?.ok ? made.board : undefined}
-            plan={made?.ok ? made.plan : undefined}
-            bottom={made?.ok ? made.bottom : undefined}
-            foil={made?.ok ? made.foil : undefined}
-          />
+          <Found found={made?.ok ? made : undefined} />
         </div>
-        <Made
-          state={state}
-          board={made?.ok ? made.board : undefined}
-          reason={made && !made.ok ? made.reason : undefined}
-          notes={made?.ok ? `From a picture: ${called}. ${misfitsSay(made.misfits, style)}` : ''}
-        >
+        <Made state={state} notes={made?.ok ? `From a picture: ${called}. ${misfitsSay(made.misfits, style)}` : ''}>
           {made?.ok && (
             <>
               <Misfits misfits={made.misfits} />
@@ -175,6 +141,38 @@ export function Photo() {
           )}
         </Made>
       </main>
+    </div>
+  );
+}
+
+interface OpenPictureProps {
+  onPicture: (picture: Picture, called: string) => void;
+  onMadeUp: (photo: ReturnType<typeof madeUpPhoto>) => void;
+  onRefused: (reason: string) => void;
+}
+
+/** A picture from a file, or one made up. */
+function OpenPicture({ onPicture, onMadeUp, onRefused }: OpenPictureProps) {
+  return (
+    <div className="row-of-tools">
+      <PickFile
+        type="primary"
+        label="A picture of a board"
+        accept="image/png,image/jpeg,image/webp,.heic"
+        pick={(file) =>
+          void readPicture(file).then((read) => (read.ok ? onPicture(read.picture, file.name) : onRefused(read.reason)))
+        }
+      >
+        Open a picture
+      </PickFile>
+      <Button
+        onClick={() => {
+          const board = modelNamed('Copper Pan');
+          if (board) onMadeUp(madeUpPhoto(shapeFor(board), USUAL_CAMERA));
+        }}
+      >
+        Try it with a made-up picture
+      </Button>
     </div>
   );
 }

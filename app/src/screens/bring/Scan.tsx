@@ -1,4 +1,4 @@
-import { Button, Select, Switch } from 'antd';
+import { Button, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { SCAN_UNITS, type ScanFindings, type ScanUnit } from '@june-tide/core/bring';
 import { lengthWords, type LengthStyle } from '@june-tide/core/units';
@@ -8,6 +8,7 @@ import { TopBar } from '../../parts/TopBar.tsx';
 import { Apart } from './Apart.tsx';
 import { Doors } from './Doors.tsx';
 import { Made } from './Made.tsx';
+import { OtherEnd } from './OtherEnd.tsx';
 import { useBring } from './useBring.ts';
 
 const UNIT_WORDS: Readonly<Record<ScanUnit, string>> = {
@@ -87,15 +88,7 @@ export function Scan() {
                     onChange={setUnit}
                   />
                 </label>
-                <label className="row-of-tools">
-                  <Switch
-                    size="small"
-                    checked={turned}
-                    onChange={setTurned}
-                    aria-label="The nose is at the other end"
-                  />
-                  <span>The nose is at the other end</span>
-                </label>
+                <OtherEnd of="nose" turned={turned} onTurned={setTurned} />
               </div>
             </>
           )}
@@ -125,12 +118,7 @@ export function Scan() {
           )}
         </section>
         <Apart board={made?.ok ? made.board : undefined} apart={made?.ok ? made.findings.apart : []} />
-        <Made
-          state={state}
-          board={made?.ok ? made.board : undefined}
-          reason={made && !made.ok ? made.reason : undefined}
-          notes={made?.ok ? scanSays(made.findings, called ?? '', style) : ''}
-        >
+        <Made state={state} notes={made?.ok ? scanSays(made.findings, called ?? '', style) : ''}>
           {made?.ok && (
             <>
               <p>

@@ -1,4 +1,4 @@
-import { Button, Input, Select, Switch } from 'antd';
+import { Button, Input } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
 import {
   DRAWING_UNITS,
@@ -18,8 +18,8 @@ import { modelNamed } from '@june-tide/core/models';
 import type { Shape } from '@june-tide/core/shape';
 import { PickFile } from '../../parts/PickFile.tsx';
 import { shapeFor } from '../../store/derived.ts';
-import { LineThumb } from './LineThumb.tsx';
 import type { PhotoStand } from './PhotoStand.tsx';
+import { DeckEnd, LEAST_MARKS, RailLines, RailMarks, RailUnit } from './railSourceParts.tsx';
 import { readPicture } from './readPicture.ts';
 import { useMarkedPicture } from './useMarkedPicture.tsx';
 
@@ -40,7 +40,6 @@ interface RailSource {
 const FIRST_SIZES = { width_mm: 200, height_mm: 150, apart_mm: 100 };
 /** A mark goes to a dark line no farther off than this share of the picture. */
 const REACH = 0.008;
-const LEAST_MARKS = 6;
 const MOST_LINES = 8;
 
 /** A made-up gauge is of this board, at the place the other's is. */
@@ -133,40 +132,9 @@ export function useRailSource(shape: Shape, place_mm: number): RailSource {
         </p>
       )}
       {way === 'picture' && (
-        <>
-          {marked.fields}
-          <p className="quiet above-0 below-2">
-            Then press along the rail’s line on the picture, from the deck round to the bottom: {LEAST_MARKS} marks or
-            more. Delete takes the one in hand off.
-          </p>
-          <label className="row-of-tools">
-            <Switch
-              size="small"
-              checked={snaps}
-              onChange={setSnaps}
-              aria-label="A mark goes to the dark line near it"
-            />
-            <span>A mark goes to the dark line near it</span>
-          </label>
-          {rail.length > 0 && (
-            <Button size="small" onClick={() => setRail([])}>
-              Take all {rail.length} marks of the rail off
-            </Button>
-          )}
-        </>
+        <RailMarks marked={marked} count={rail.length} snaps={snaps} onSnaps={setSnaps} onClear={() => setRail([])} />
       )}
-      {way === 'drawing' && (
-        <ul className="drawn-parts" aria-label="Lines of the drawing">
-          {lines.map((part, k) => (
-            <li key={k}>
-              <LineThumb part={part} />
-              <Button size="small" type={k === line ? 'primary' : 'default'} onClick={() => setLine(k)}>
-                {k === line ? 'The rail' : `Take line ${k + 1}`}
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
+      {way === 'drawing' && <RailLines lines={lines} line={line} onLine={setLine} />}
       {way === 'points' && (
         <Input.TextArea
           aria-label="Points of the rail"
@@ -176,30 +144,8 @@ export function useRailSource(shape: Shape, place_mm: number): RailSource {
           onChange={(event) => setText(event.target.value)}
         />
       )}
-      {way !== undefined && way !== 'picture' && (
-        <label className="row-of-tools">
-          <span>A unit of it is</span>
-          <Select<DrawingUnit>
-            aria-label="Unit of the points"
-            value={unit ?? nameOf(unit_mm)}
-            options={(Object.keys(DRAWING_UNITS) as DrawingUnit[]).map((value) => ({ value, label: value }))}
-            onChange={setUnit}
-          />
-        </label>
-      )}
-      {way !== undefined && (
-        <Select<'fits' | 'deck' | 'bottom'>
-          aria-label="Which end is the deck’s"
-          className="fit-all"
-          value={deckFirst === undefined ? 'fits' : deckFirst ? 'deck' : 'bottom'}
-          options={[
-            { value: 'fits', label: 'The deck’s end: as it fits best' },
-            { value: 'deck', label: 'The deck’s end comes first' },
-            { value: 'bottom', label: 'The bottom’s end comes first' },
-          ]}
-          onChange={(next) => setDeckFirst(next === 'fits' ? undefined : next === 'deck')}
-        />
-      )}
+      {way !== undefined && way !== 'picture' && <RailUnit unit={unit ?? nameOf(unit_mm)} onUnit={setUnit} />}
+      {way !== undefined && <DeckEnd deckFirst={deckFirst} onDeckFirst={setDeckFirst} />}
     </>
   );
   const stand =

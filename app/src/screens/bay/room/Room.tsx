@@ -1,25 +1,20 @@
-import { Button, Select, Slider, Switch } from 'antd';
+import { Button } from 'antd';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { PICTURE_SCALE, pngOf } from '../../../parts/pagePng.ts';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
-import { Measure } from '../../../parts/Measure.tsx';
 import { useMaking } from '../steps/useMaking.tsx';
 import { useLiveBay } from '../useBay.ts';
-import { type Eye, EYES } from './eyes.ts';
+import type { Eye } from './eyes.ts';
 import { TURNTABLE_FRAMES, webmOf } from './film.ts';
 import { MeasuredInRoom } from './MeasuredInRoom.tsx';
+import { RoomTools } from './RoomTools.tsx';
 import type { Place } from './scene.ts';
 import { Silhouettes } from './Silhouettes.tsx';
-import { type Skin, SKIN_WORDS, SKINS } from './skins.ts';
+import { SkinSays } from './SkinSays.tsx';
+import type { Skin } from './skins.ts';
 import { turnedByKey } from './turnKeys.ts';
 import { type OtherAs, useRoom } from './useRoom.ts';
 
-const EYE_NAMES = Object.keys(EYES) as Eye[];
-const OTHER_WORDS: Readonly<Record<OtherAs, string>> = {
-  lines: 'Other as lines',
-  through: 'Other through it',
-  beside: 'Other beside it',
-};
 /** A press that moves farther than this turns the board and measures nothing. */
 const STILL_px = 4;
 
@@ -76,51 +71,21 @@ export default function Room() {
       />
       {failure !== undefined && <Silhouettes reason={failure} />}
       {failure === undefined && (
-        <div className="room-tools" role="group" aria-label="Eye and light">
-          <Select<Eye>
-            aria-label="Where the eye is"
-            size="small"
-            className="fit-176"
-            listHeight={320}
-            value={eye}
-            options={EYE_NAMES.map((value) => ({ value, label: EYES[value] }))}
-            onSelect={(next: Eye) => {
-              setEye(next);
-              scene.current?.look(next);
-            }}
-          />
-          <Select<Skin>
-            aria-label="What it is covered with"
-            size="small"
-            className="fit-176"
-            value={skin}
-            options={SKINS.map((value) => ({ value, label: SKIN_WORDS[value] }))}
-            onChange={setSkin}
-          />
-          {over && (
-            <Select<OtherAs>
-              aria-label="How the other board is shown"
-              size="small"
-              value={other}
-              options={Object.entries(OTHER_WORDS).map(([value, label]) => ({ value: value as OtherAs, label }))}
-              onChange={setOther}
-            />
-          )}
-          <label>
-            <Switch size="small" checked={cut} onChange={setCut} aria-label="Cut at the hook" /> cut
-          </label>
-          <label>
-            <Switch
-              size="small"
-              checked={measuring}
-              onChange={(on) => {
-                setMeasuring(on);
-                setMarks([]);
-              }}
-              aria-label="Measure with two clicks"
-            />{' '}
-            measure
-          </label>
+        <RoomTools
+          look={look}
+          isMeasuring={measuring}
+          onEye={(next) => {
+            setEye(next);
+            scene.current?.look(next);
+          }}
+          onSkin={setSkin}
+          onOther={over && setOther}
+          onCut={setCut}
+          onMeasuring={(on) => {
+            setMeasuring(on);
+            setMarks([]);
+          }}
+        >
           {button('picture', 'Picture (PNG)', async () => {
             if (!scene.current) return;
             saveFile(await pngOf(scene.current.picture(PICTURE_SCALE)), `${name}.png`, 'image/png');
@@ -129,35 +94,11 @@ export default function Room() {
             if (!scene.current) return;
             saveFile(await webmOf(scene.current.turntable(TURNTABLE_FRAMES)), `${name}-turntable.webm`, 'video/webm');
           })}
-        </div>
+        </RoomTools>
       )}
       {failure === undefined && (
         <div className="room-says">
-          {skin === 'stripes' && (
-            <label className="room-turn">
-              Lamps turned
-              <Slider
-                ariaLabelForHandle="Lamps turned from along the board"
-                min={0}
-                max={90}
-                step={5}
-                value={turn}
-                onChange={setTurn}
-              />
-              {turn}°
-            </label>
-          )}
-          {skin === 'contours' && (
-            <p>
-              A line every <Measure mm={apart_mm} /> up from the table, every fifth one stronger.
-            </p>
-          )}
-          {(skin === 'along' || skin === 'across') && (
-            <p>
-              <span className="bend hollow">hollow</span> <span className="bend flat">flat</span>{' '}
-              <span className="bend round">round</span> {skin === 'along' ? 'from tail to nose' : 'from rail to rail'}
-            </p>
-          )}
+          <SkinSays skin={skin} apart_mm={apart_mm} turn_deg={turn} onTurn={setTurn} />
           {measuring && <MeasuredInRoom marks={marks} onClear={() => setMarks([])} />}
         </div>
       )}

@@ -61,13 +61,6 @@ export function RailsBench() {
     moveHook(x({ ...station, at_mm }));
     return done;
   };
-  const edge = (name: string, change: Partial<Board['rails']['tailEdge']>, merge?: string) =>
-    editBoard(
-      record.id,
-      name,
-      (b) => ({ ...b, rails: { ...b.rails, tailEdge: { ...b.rails.tailEdge, ...change } } }),
-      merge,
-    );
   const full = rails.stations.length >= MOST_STATIONS;
   return (
     <section aria-label="Rails" className="table-beside">
@@ -144,43 +137,59 @@ export function RailsBench() {
           </Button>
         )}
       </div>
-      <div className="row-of-tools">
-        <Term of="hardEdge" />
-        <LengthField
-          small
-          label="Hard edge from the tail"
-          value_mm={rails.tailEdge.length_mm}
-          onChange={(length_mm, nudge) => edge('hard edge', { length_mm }, nudge ? 'field:edge' : undefined)}
-        />
-        <span className="quiet">fading</span>
-        <LengthField
-          small
-          label="Edge fading over"
-          value_mm={rails.tailEdge.fade_mm}
-          onChange={(fade_mm, nudge) => edge('edge fade', { fade_mm }, nudge ? 'field:fade' : undefined)}
-        />
-        <label className="mini">
-          hard
-          <InputNumber
-            size="small"
-            aria-label="How hard the edge in the tail is"
-            min={0}
-            max={100}
-            step={5}
-            suffix="%"
-            className="fit-62"
-            value={percentOf(rails.tailEdge.hardness)}
-            onChange={(next) => {
-              if (typeof next === 'number') edge('hardness of the edge', { hardness: next / 100 }, 'field:hardness');
-            }}
-          />
-        </label>
-      </div>
+      <TailEdge />
     </section>
   );
 }
 
 const percentOf = (share: number) => Math.round(share * 100);
+
+/** The hard edge in the tail: how far, how it fades, how hard. */
+function TailEdge() {
+  const { record } = useBay();
+  const { tailEdge } = record.board.rails;
+  const edge = (name: string, change: Partial<Board['rails']['tailEdge']>, merge?: string) =>
+    editBoard(
+      record.id,
+      name,
+      (b) => ({ ...b, rails: { ...b.rails, tailEdge: { ...b.rails.tailEdge, ...change } } }),
+      merge,
+    );
+  return (
+    <div className="row-of-tools">
+      <Term of="hardEdge" />
+      <LengthField
+        small
+        label="Hard edge from the tail"
+        value_mm={tailEdge.length_mm}
+        onChange={(length_mm, nudge) => edge('hard edge', { length_mm }, nudge ? 'field:edge' : undefined)}
+      />
+      <span className="quiet">fading</span>
+      <LengthField
+        small
+        label="Edge fading over"
+        value_mm={tailEdge.fade_mm}
+        onChange={(fade_mm, nudge) => edge('edge fade', { fade_mm }, nudge ? 'field:fade' : undefined)}
+      />
+      <label className="mini">
+        hard
+        <InputNumber
+          size="small"
+          aria-label="How hard the edge in the tail is"
+          min={0}
+          max={100}
+          step={5}
+          suffix="%"
+          className="fit-62"
+          value={percentOf(tailEdge.hardness)}
+          onChange={(next) => {
+            if (typeof next === 'number') edge('hardness of the edge', { hardness: next / 100 }, 'field:hardness');
+          }}
+        />
+      </label>
+    </div>
+  );
+}
 
 interface CopyHereProps {
   full: boolean;
