@@ -57,12 +57,7 @@ export function RoomTools({ look, isMeasuring, onEye, onSkin, onOther, onCut, on
         <Switch size="small" checked={look.cut} onChange={onCut} aria-label="Cut at the hook" /> cut
       </label>
       <label>
-        <Switch
-          size="small"
-          checked={isMeasuring}
-          onChange={onMeasuring}
-          aria-label="Measure with two clicks"
-        />{' '}
+        <Switch size="small" checked={isMeasuring} onChange={onMeasuring} aria-label="Measure with two clicks" />{' '}
         measure
       </label>
       {children}
