@@ -5,6 +5,7 @@ import {
   boardFromDrawing,
   boardFromPhoto,
   boardFromScan,
+  boardFromSheet,
   CLEAN_SCANNER,
   madeUpPhoto,
   madeUpScan,
@@ -19,7 +20,7 @@ import {
 } from '@june-tide/core/bring';
 import type { Board } from '@june-tide/core/document';
 import { DRAWINGS, drawingToSvg, readBoardFile, writeBoardFile } from '@june-tide/core/files';
-import { boardFromStations, boardFromTape, drawingToDxf, stationsToCsv } from '@june-tide/core/files/packages';
+import { boardFromStations, drawingToDxf, stationsToCsv } from '@june-tide/core/files/packages';
 import { thicknessAt } from '@june-tide/core/foil';
 import { volume_L } from '@june-tide/core/measure';
 import { models } from '@june-tide/core/models';
@@ -68,7 +69,11 @@ function roundTrip(board: Board): { json: boolean; off: Partial<Record<Column, n
     off.csv_mm = worstOf(csv.residuals.map(({ off_mm }) => off_mm));
     off.csv_L = litres(csv.board) - was_L;
   }
-  const sheet = boardFromTape(readByHand(board, PERFECT_HANDS), 'Back', board.outline.tail.kind, others);
+  const sheet = boardFromSheet(readByHand(board, PERFECT_HANDS), {
+    name: 'Back',
+    tail: board.outline.tail.kind,
+    among: others,
+  });
   if (sheet.ok) off.sheet_L = litres(sheet.board) - was_L;
   const stations = Array.from({ length: 200 }, (_, k) => 2 + ((board.length_mm - 4) * k) / 199);
   const plan = drawn(drawingToSvg(DRAWINGS.outline.draw(shape, STYLE)));

@@ -2,6 +2,7 @@ import {
   boardFromDrawing,
   boardFromPhoto,
   boardFromScan,
+  boardFromSheet,
   madeUpScan,
   railFromTemplate,
   ROUGH_SCANNER,
@@ -25,6 +26,7 @@ const WORK: {
   photo: ({ picture, ...choices }, tell) =>
     boardFromPhoto(picture, { ...choices, onRound: () => tell('Finding and fitting the outline') }),
   rail: ({ board, x_mm, stroke, choices }) => railFromTemplate(shapeOf(board), x_mm, stroke, choices),
+  sheet: ({ readings, choices }) => boardFromSheet(readings, choices),
   drawing: ({ parts, choices }, tell) => {
     let tried = 0;
     return boardFromDrawing(parts, { ...choices, onRound: () => tell(`Fitting the lines: ${++tried} tried`) });

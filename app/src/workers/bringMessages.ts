@@ -9,6 +9,9 @@ import type {
   RailRead,
   ScanMade,
   ScanUnit,
+  SheetChoices,
+  SheetMade,
+  SheetReadings,
   Stroke,
 } from '@june-tide/core/bring';
 import type { Board } from '@june-tide/core/document';
@@ -28,6 +31,7 @@ export interface BringWork {
   };
   photo: { of: { picture: Picture } & Omit<PhotoChoices, 'onRound' | 'among'>; answer: PhotoMade };
   rail: { of: { board: Board; x_mm: number; stroke: Stroke; choices: RailChoices }; answer: RailRead };
+  sheet: { of: { readings: SheetReadings; choices: Omit<SheetChoices, 'among'> }; answer: SheetMade };
   drawing: { of: { parts: readonly DrawnPart[]; choices: Omit<DrawingChoicesIn, 'onRound'> }; answer: Brought };
 }
 export type BringKind = keyof BringWork;

@@ -27,7 +27,28 @@ export { apartOn } from './scan/apartOn.ts';
 export type { Scan } from './scan/cloud.ts';
 export { CLEAN_SCANNER, madeUpScan, ROUGH_SCANNER } from './scan/madeUpScan.ts';
 export { scanFileKind, type ScanFileKind } from './scan/scanFile.ts';
-export { PERFECT_HANDS, readByHand, ROUGH_HANDS } from './hands.ts';
+export type { Band, Bands } from './measured/bands.ts';
+export {
+  boardFromSheet,
+  furthestRead,
+  MET_mm,
+  type SheetChoices,
+  type SheetMade,
+  type SheetResidual,
+  worstOf,
+} from './measured/fromSheet.ts';
+export { PERFECT_HANDS, readByHand, ROUGH_HANDS } from './measured/hands.ts';
+export {
+  lineOf,
+  type Read,
+  readingTrouble,
+  SHEET_READINGS,
+  type SheetReading,
+  type SheetReadings,
+  type Tool,
+  TOOL_KINDS,
+  TOOLS,
+} from './measured/sheet.ts';
 export type { Picture } from './photo/findOutline.ts';
 export { onDarkLine } from './photo/darkLine.ts';
 export { boardFromPhoto, type Known, markedOnPlane, type PhotoChoices, type PhotoMade } from './photo/fromPhoto.ts';

@@ -2,13 +2,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { WING_DEPTH_mm, WING_LENGTH_mm } from '../document/limits.ts';
 import type { Board } from '../document/schema.ts';
-import { TAPE_READINGS, TAPE_SHEET, type TapeReading } from '../files/tapeSheet.ts';
 import { modelNamed, models } from '../models/models.ts';
 import { thinned } from '../testing/runs.ts';
 import { lineAt } from './fitLine.ts';
 import { leversOf } from './fitOutline.ts';
 import { arcPoints, bulgePoints, cubicPoints, splinePoints } from './flatten.ts';
-import { type Hands, PERFECT_HANDS, readByHand, ROUGH_HANDS } from './hands.ts';
 import { areaOf, boxOfPoints, chained, evenly, offLine, type Point } from './plane.ts';
 import { readPoints } from './pointList.ts';
 import { type Cloud, countOf, posed, principalPose, sampled } from './scan/cloud.ts';
@@ -322,49 +320,5 @@ describe('what an outline’s numbers may be', () => {
       [WING_DEPTH_mm.low, WING_DEPTH_mm.high],
       [WING_LENGTH_mm.low, WING_LENGTH_mm.high],
     ]);
-  });
-});
-
-describe('made-up hands', () => {
-  const board = modelNamed('Slack Water')!;
-  const read = (hands: Partial<Hands>) => readByHand(board, { ...PERFECT_HANDS, ...hands });
-  const exact = read({});
-
-  it('that are perfect read what the board has', () => {
-    expect(exact.length).toBe(board.length_mm);
-    expect(exact.width).toBe(board.outline.width_mm);
-    expect(exact.wideAhead).toBe(board.outline.widePoint_mm);
-    expect(exact.liftNose).toBeCloseTo(board.rocker.noseLift_mm, 1);
-    expect(Object.keys(exact)).toHaveLength(TAPE_READINGS.length);
-  });
-
-  it('with bent callipers read every thickness too much and nothing else', () => {
-    const bent = read({ bias_mm: 2 });
-    for (const reading of TAPE_READINGS) {
-      const thick = TAPE_SHEET[reading].tool === 'callipers';
-      expect(bent[reading]! - exact[reading]!).toBeCloseTo(thick ? 2 : 0, 9);
-    }
-  });
-
-  it('that round read to the nearest; that shake are off by as much as they shake; that miss, miss so many', () => {
-    for (const reading of TAPE_READINGS) {
-      const rounded = read({ rounding_mm: 5 })[reading]!;
-      expect(Math.abs(rounded % 5)).toBe(0);
-      expect(Math.abs(rounded - exact[reading]!)).toBeLessThanOrEqual(2.5);
-    }
-    const offs = Array.from({ length: 60 }, (_, seed) => read({ noise_mm: 3, seed })).flatMap((shaky) =>
-      TAPE_READINGS.map((reading) => shaky[reading]! - exact[reading]!),
-    );
-    const deviation = Math.sqrt(offs.reduce((sum, off) => sum + off * off, 0) / offs.length);
-    expect(deviation).toBeGreaterThan(2.8);
-    expect(deviation).toBeLessThan(3.2);
-    const missed = Array.from({ length: 60 }, (_, seed) => read({ missed: 0.5, seed }));
-    const share = missed.reduce((sum, each) => sum + Object.keys(each).length, 0) / 60;
-    // Three are never passed over; of the rest half.
-    expect(share).toBeGreaterThan(3 + 0.45 * (TAPE_READINGS.length - 3));
-    expect(share).toBeLessThan(3 + 0.55 * (TAPE_READINGS.length - 3));
-    for (const each of missed)
-      for (const kept of ['length', 'width', 'thickness'] as TapeReading[]) expect(each[kept]).toBeDefined();
-    expect(readByHand(board, ROUGH_HANDS)).toEqual(readByHand(board, ROUGH_HANDS));
   });
 });

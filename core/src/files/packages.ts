@@ -2,7 +2,6 @@
 export { drawingToDxf, type DxfCurves } from './dxf.ts';
 export { meshToThreeMf } from './threeMf.ts';
 export { boardFromStations, furthestOff, stationsToCsv } from './stationCsv.ts';
-export { boardFromTape, TAPE_READINGS, TAPE_SHEET, type TapeReading, tapeTrouble } from './tapeSheet.ts';
 export { type Residual, type StationsRead } from './stationCsv.ts';
 export {
   shownTable,

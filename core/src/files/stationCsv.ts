@@ -87,11 +87,16 @@ export function furthestOff(residuals: readonly Residual[], style: LengthStyle):
 }
 
 /** Of these boards, each at the length that is told or at the table's, the one that is least off it: what no table says is as it is on that one. */
-export function nearestBoard(
+export function nearestBoard(rows: readonly ReadRow[], among: readonly Board[], length_mm?: number): Board {
+  return nearestFirst(rows, among, length_mm)[0];
+}
+
+/** All of them at that length, the one that is least off first. */
+export function nearestFirst(
   rows: readonly ReadRow[],
   among: readonly Board[],
   length_mm: number | undefined = lengthOf(rows),
-): Board {
+): Board[] {
   const tried = among.map((model) => {
     const board = length_mm === undefined ? model : withLength(model, length_mm);
     const off = boardFrom(board).ok ? residualsOf(board, rows) : [{ off_mm: Infinity }];
@@ -100,7 +105,7 @@ export function nearestBoard(
   // Lengths apart first: a stretch changes every line.
   const apart = (board: Board, i: number) => Math.abs(among[i].length_mm - board.length_mm);
   const scored = tried.map((entry, i) => ({ ...entry, off: entry.off * (1 + apart(entry.board, i) / 500) }));
-  return scored.reduce((best, entry) => (entry.off < best.off ? entry : best)).board;
+  return scored.sort((a, b) => a.off - b.off).map(({ board }) => board);
 }
 
 /**

@@ -2,7 +2,8 @@
 // digit, so that a change of how it looks is seen here. It says what the numbers are, not that they are right.
 import { readDrawing } from '../bring/drawingFile.ts';
 import { boardFromDrawing, type Brought, partsOf } from '../bring/drawn.ts';
-import { readByHand, ROUGH_HANDS } from '../bring/hands.ts';
+import { boardFromSheet } from '../bring/measured/fromSheet.ts';
+import { readByHand, ROUGH_HANDS } from '../bring/measured/hands.ts';
 import { onDarkLine } from '../bring/photo/darkLine.ts';
 import type { Picture } from '../bring/photo/findOutline.ts';
 import { boardFromPhoto, type Known, markedOnPlane } from '../bring/photo/fromPhoto.ts';
@@ -20,7 +21,6 @@ import { stood } from '../bring/scan/stand.ts';
 import { DRAWINGS } from '../files/boardDrawings.ts';
 import { drawingToDxf } from '../files/dxf.ts';
 import { drawingToSvg } from '../files/svg.ts';
-import { boardFromTape } from '../files/tapeSheet.ts';
 import { halfOutlineDrawing } from '../files/templateDrawing.ts';
 import { thicknessAt } from '../foil/foil.ts';
 import { modelNamed } from '../models/models.ts';
@@ -66,10 +66,13 @@ function handNumbers(put: Put): void {
     ['Long Quay', 'square'],
   ] as const) {
     const board = modelNamed(name)!;
-    const read = readByHand(board, { ...ROUGH_HANDS, bias_mm: 0.7 });
+    const read = readByHand(board, { ...ROUGH_HANDS, bias_mm: 0.7, sides: tail === 'swallow' });
     put(`hands ${name}`, read);
-    const made = boardFromTape(read, name, tail, othersThan(name));
-    put(`sheet ${name}`, made);
+    const made = boardFromSheet(read, { name, tail, among: othersThan(name), bands: true });
+    if (!made.ok) throw new Error(made.reason);
+    for (const [part, value] of Object.entries({ ...made.board, ...made.bands })) put(`sheet ${name} ${part}`, value);
+    put(`sheet ${name} residuals`, made.residuals);
+    put(`sheet ${name} sides`, made.sides);
   }
 }
 

@@ -14,11 +14,13 @@ interface MadeProps<A extends Outcome> {
   state: BringState<A>;
   /** What is kept with the board of how it came in. */
   notes: string;
+  /** It takes a moment at most: how far it is is not shown. */
+  calm?: boolean;
   children?: ReactNode;
 }
 
 /** What a board that is brought in comes out as, and the way onto the rack. */
-export function Made<A extends Outcome>({ state, notes, children }: MadeProps<A>) {
+export function Made<A extends Outcome>({ state, notes, calm = false, children }: MadeProps<A>) {
   const navigate = useNavigate();
   const [name, setName] = useState('');
   const { going, failed, stop, made } = state;
@@ -27,7 +29,7 @@ export function Made<A extends Outcome>({ state, notes, children }: MadeProps<A>
   return (
     <section aria-label="What it makes">
       <h1>What it makes</h1>
-      {going && (
+      {going && !calm && (
         <div role="status">
           <p className="quiet above-0">{going.step}</p>
           <Progress

@@ -12,7 +12,9 @@ import { restorePlan } from '../../files/restore.ts';
 import { boardFromStations, stationsToCsv } from '../../files/stationCsv.ts';
 import { meshToStl } from '../../files/stl.ts';
 import { drawingToSvg } from '../../files/svg.ts';
-import { boardFromTape, TAPE_READINGS } from '../../files/tapeSheet.ts';
+import { boardFromSheet } from '../../bring/measured/fromSheet.ts';
+import { PERFECT_HANDS, readByHand, ROUGH_HANDS } from '../../bring/measured/hands.ts';
+import { type Read, SHEET_READINGS } from '../../bring/measured/sheet.ts';
 import { piecesOfDrawing } from '../../files/boardDrawings.ts';
 import { stacked } from '../../files/drawing.ts';
 import { usualShelf } from '../../make/blank.ts';
@@ -234,16 +236,22 @@ export function valueReaders(): Reader<unknown>[] {
       },
     },
     {
-      name: 'readings of a tape',
-      good: [Object.fromEntries(TAPE_READINGS.map((reading) => [reading, reading === 'length' ? 1829 : 300]))],
+      name: 'readings of a sheet',
+      good: [readByHand(models()[0], PERFECT_HANDS), readByHand(models()[3], { ...ROUGH_HANDS, sides: true })],
       read: (value) => {
         // The sheet hands over numbers, whatever they are.
-        const readings = Object.fromEntries(
-          Object.entries(typeof value === 'object' && value !== null ? value : {}).filter(
-            ([key, each]) => (TAPE_READINGS as readonly string[]).includes(key) && typeof each === 'number',
-          ),
-        );
-        const read = boardFromTape(readings, 'Fuzz', undefined, models().slice(0, 2));
+        const entries: [string, unknown][] = Object.entries(typeof value === 'object' && value !== null ? value : {});
+        const readings: Record<string, Read> = {};
+        for (const [key, each] of entries) {
+          if (!(SHEET_READINGS as readonly string[]).includes(key)) continue;
+          if (typeof each === 'number') readings[key] = each;
+          else if (typeof each === 'object' && each !== null) {
+            readings[key] = Object.fromEntries(
+              Object.entries(each).filter(([side, mm]) => /^(left|right)_mm$/.test(side) && typeof mm === 'number'),
+            );
+          }
+        }
+        const read = boardFromSheet(readings, { name: 'Fuzz', among: models().slice(0, 2), bands: true });
         return read.ok ? measured(read.board) : [read.reason];
       },
     },
