@@ -1,6 +1,6 @@
 import { Button, Select, Slider } from 'antd';
 import { useMemo, useState } from 'react';
-import { LINE_USES, type LineUse, madeUpPhoto, type Picture, USUAL_CAMERA } from '@june-tide/core/bring';
+import { LINE_USES, type LineUse, madeUpPhoto, type Picture, type Point, USUAL_CAMERA } from '@june-tide/core/bring';
 import { modelNamed } from '@june-tide/core/models';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
@@ -16,6 +16,7 @@ import { readPicture } from './readPicture.ts';
 import { useBring } from './useBring.ts';
 import { useMarkedPicture } from './useMarkedPicture.tsx';
 import { UsualArea } from './UsualArea.tsx';
+import { withMore } from './withMore.ts';
 
 type Seen = Exclude<LineUse, 'none'>;
 const SEEN_WORDS: Readonly<Record<Seen, string>> = {
@@ -43,18 +44,20 @@ export function Photo() {
   const [unlike, setUnlike] = useState(1);
   const [turned, setTurned] = useState(false);
   const [wanted, setWanted] = useState(false);
+  const [edges, setEdges] = useState<readonly Point[]>([]);
   const begin = (...[next, name, at, sizes]: Parameters<typeof marked.begin>) => {
     setRefused(undefined);
     setTurned(false);
     setUnlike(1);
+    setEdges([]);
     setWanted(at !== undefined);
     marked.begin(next, name, at, sizes);
   };
   const asked = useMemo(() => {
     if (!picture || !known || !wanted) return undefined;
     const name = called.replace(/\.[^.]*$/, '').slice(0, 80) || 'Board of a picture';
-    return { picture, name, known, unlike, turned, what };
-  }, [picture, wanted, known, unlike, turned, called, what]);
+    return { picture, name, known, unlike, turned, what, edges };
+  }, [picture, wanted, known, unlike, turned, called, what, edges]);
   const state = useBring('photo', asked);
   const { made } = state;
   return (
@@ -109,6 +112,7 @@ export function Photo() {
                   />
                 </label>
                 <OtherEnd of="tail" turned={turned} onTurned={setTurned} />
+                {wanted && <EdgeMarks count={edges.length} onClear={() => setEdges([])} />}
                 {!wanted && (
                   <Button type="primary" onClick={() => setWanted(true)}>
                     Find the outline
@@ -119,13 +123,7 @@ export function Photo() {
           )}
         </section>
         <div className="photo-and-board">
-          <PhotoStand
-            picture={picture}
-            marks={marked.marks}
-            words={marked.words}
-            seen={made?.seen}
-            move={marked.move}
-          />
+          <PhotoStand {...withMore(marked, edges, setEdges, 'Edge mark')} seen={made?.seen} />
           <Found found={made?.ok ? made : undefined} />
         </div>
         <Made state={state} notes={made?.ok ? `From a picture: ${called}. ${misfitsSay(made.misfits, style)}` : ''}>
@@ -141,6 +139,23 @@ export function Photo() {
           )}
         </Made>
       </main>
+    </div>
+  );
+}
+
+/** Where the line that was found is wrong, it is told by few marks. */
+function EdgeMarks({ count, onClear }: { count: number; onClear: () => void }) {
+  return (
+    <div>
+      <p className="quiet above-0 below-2">
+        Where the line is wrong, press on the edge as you see it: the line is drawn to your mark. Delete takes the one
+        in hand off.
+      </p>
+      {count > 0 && (
+        <Button size="small" onClick={onClear}>
+          Take {count === 1 ? 'the mark' : `all ${count} marks`} of the edge off
+        </Button>
+      )}
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { Picture, Point } from '@june-tide/core/bring';
 import { useSize } from '../../parts/useSize.ts';
 
-interface PhotoStandProps {
+export interface PhotoStandProps {
   picture: Picture | undefined;
   marks: readonly Point[];
   /** What each mark is, in order. */

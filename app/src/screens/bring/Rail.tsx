@@ -111,7 +111,7 @@ function RailOf({ record, place, boards, choose }: RailOfProps) {
         </div>
       </section>
       <div className={source.stand ? 'photo-and-board' : 'rail-alone'}>
-        {source.stand && <PhotoStand {...source.stand} />}
+        {source.stand && <PhotoStand {...source.stand} seen={undefined} />}
         <RailView own={sectionAt(shape, place)} found={current?.ok ? current : undefined} />
       </div>
       <RailMade

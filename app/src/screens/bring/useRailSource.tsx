@@ -18,10 +18,11 @@ import { modelNamed } from '@june-tide/core/models';
 import type { Shape } from '@june-tide/core/shape';
 import { PickFile } from '../../parts/PickFile.tsx';
 import { shapeFor } from '../../store/derived.ts';
-import type { PhotoStand } from './PhotoStand.tsx';
+import type { PhotoStandProps } from './PhotoStand.tsx';
 import { DeckEnd, LEAST_MARKS, RailLines, RailMarks, RailUnit } from './railSourceParts.tsx';
 import { readPicture } from './readPicture.ts';
 import { useMarkedPicture } from './useMarkedPicture.tsx';
+import { withMore } from './withMore.ts';
 
 type Way = 'picture' | 'drawing' | 'points';
 
@@ -33,7 +34,7 @@ interface RailSource {
   /** Why there is nothing, where something was opened. */
   note: string | undefined;
   fields: ReactNode;
-  stand: Parameters<typeof PhotoStand>[0] | undefined;
+  stand: Omit<PhotoStandProps, 'seen'> | undefined;
 }
 
 /** A sheet of squared paper, and a hand's ruler. */
@@ -150,11 +151,8 @@ export function useRailSource(shape: Shape, place_mm: number): RailSource {
   );
   const stand =
     way === 'picture' && picture
-      ? standOf(
-          marked,
-          rail,
-          (next) => setRail(next),
-          (p) => (snaps ? onDarkLine(picture, p, Math.max(4, REACH * picture.width)) : p),
+      ? withMore(marked, rail, setRail, 'Rail mark', (p) =>
+          snaps ? onDarkLine(picture, p, Math.max(4, REACH * picture.width)) : p,
         )
       : undefined;
   const note =
@@ -165,28 +163,6 @@ export function useRailSource(shape: Shape, place_mm: number): RailSource {
       : undefined) ??
     (way === 'drawing' && lines.length === 0 ? 'There is no line in the drawing that could be a rail.' : undefined);
   return { stroke, deckFirst, note, fields, stand };
-}
-
-function standOf(
-  marked: ReturnType<typeof useMarkedPicture>,
-  rail: readonly Point[],
-  setRail: (next: readonly Point[]) => void,
-  toLine: (p: Point) => Point,
-): RailSource['stand'] {
-  const from = marked.marks.length;
-  return {
-    picture: marked.picture,
-    marks: [...marked.marks, ...rail],
-    words: [...marked.words.slice(0, from), ...rail.map((_, k) => `Mark ${k + 1} of the rail`)],
-    seen: undefined,
-    move: (mark, to) =>
-      mark < from ? marked.move(mark, to) : setRail(rail.map((each, k) => (k === mark - from ? to : each))),
-    more: {
-      from,
-      add: (at) => setRail([...rail, toLine(at)]),
-      remove: (mark) => setRail(rail.filter((_, k) => k !== mark - from)),
-    },
-  };
 }
 
 /** The first of the usual units by which what was gauged is as large as a rail or a whole section. */

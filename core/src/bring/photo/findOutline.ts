@@ -2,7 +2,8 @@ import { contours } from 'd3-contour';
 import { areaOf, boxOfPoints, type Point, type Stroke } from '../plane.ts';
 import { apartFromBackground } from './background.ts';
 import { type Homography, inverted, seenThrough } from './homography.ts';
-import { bowed, type Lens } from './lens.ts';
+import { corrected } from './corrected.ts';
+import { bowed, type Lens, straightened } from './lens.ts';
 
 // Pixel by pixel and point by point: looked up once.
 const { abs, floor, max, min, round } = Math;
@@ -32,6 +33,8 @@ export interface FindChoices {
   part: { left: number; top: number; right: number; bottom: number };
   /** How unlike the background the board must be, as a share of what was found by itself; 1 as found. */
   unlike: number;
+  /** Where a hand marked the edge, in pixels of the picture: the line is drawn to it. */
+  edges?: readonly Point[] | undefined;
 }
 
 /** The plane is looked at in so many steps along its longer side. */
@@ -44,7 +47,10 @@ const LEAST_SHARE = 0.03;
  * background taken, the background being a plane of colour through the rim of the part; the threshold after Otsu (1979); the line by marching
  * squares, between pixels. The largest ring that does not run along the rim is the board.
  */
-export function outlineInPicture(picture: Picture, { toPlane, lens, part, unlike }: FindChoices): OutlineFound {
+export function outlineInPicture(
+  picture: Picture,
+  { toPlane, lens, part, unlike, edges = [] }: FindChoices,
+): OutlineFound {
   const [wide, high] = [part.right - part.left, part.bottom - part.top];
   const step = max(wide, high) / STEPS;
   const [columns, rows] = [max(8, round(wide / step)), max(8, round(high / step))];
@@ -68,7 +74,10 @@ export function outlineInPicture(picture: Picture, { toPlane, lens, part, unlike
         'No board stands out whole against its background: choose another part of the picture, or move the slider.',
     };
   }
-  const plane = whole[0].ring.map(({ x, y }) => ({ x: part.left + x * step, y: part.top + y * step }));
+  const plane = corrected(
+    whole[0].ring.map(({ x, y }) => ({ x: part.left + x * step, y: part.top + y * step })),
+    edges.map((edge) => seenThrough(toPlane, straightened(lens, edge))),
+  );
   const back = inverted(toPlane);
   return {
     ok: true,

@@ -18,6 +18,8 @@ export interface PhotoChoices extends Omit<BringChoices, 'within_mm' | 'bumps'> 
   unlike: number;
   /** The tail is at the other end than it looks. */
   turned: boolean;
+  /** Where a hand marked its edge, in pixels: the line that is found is drawn to these. */
+  edges?: readonly Point[] | undefined;
   /** What of a board is seen; its outline where left out. A profile stands deck up; of a rocker template the lower edge counts. */
   what?: Exclude<LineUse, 'none'>;
 }
@@ -36,12 +38,12 @@ const MOST_SEEN_mm = 6000;
  * on. Then as a drawing: the outline found is folded on its middle and fitted. Never throws: what does not do is refused with the reason.
  */
 export function boardFromPhoto(picture: Picture, choices: PhotoChoices): PhotoMade {
-  const { known, unlike, turned, what = 'outline' } = choices;
+  const { known, unlike, turned, edges, what = 'outline' } = choices;
   const read = planeOfPicture(picture, known);
   if (!read.ok) return read;
   const { lens, toPlane } = read;
   choices.onRound?.();
-  const found = outlineInPicture(picture, { toPlane, lens, part: partOf(known, toPlane, picture), unlike });
+  const found = outlineInPicture(picture, { toPlane, lens, part: partOf(known, toPlane, picture), unlike, edges });
   if (!found.ok) return found;
   const rough = { within_mm: SEEN_WITHIN_mm, bumps: false };
   if (what === 'outline') {
