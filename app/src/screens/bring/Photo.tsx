@@ -36,7 +36,7 @@ export function Photo() {
   const style = useLengthStyle();
   const marked = useMarkedPicture(
     FIRST_SIZES,
-    'For a picture taken square on, from far off. Nose and tail do, if you know the length.',
+    'For a picture taken square on, from far off: two marks of a tape laid beside, or nose and tail if you know the length.',
   );
   const { picture, called, known } = marked;
   const [refused, setRefused] = useState<string>();

@@ -20,6 +20,8 @@ export interface Camera {
   bow: number;
   /** Deviation of each channel, of 255. */
   noise: number;
+  /** A tape lies along the sheet beside the board. */
+  tape: boolean;
   seed: number;
 }
 
@@ -30,11 +32,15 @@ export const USUAL_CAMERA: Camera = {
   lean_rad: 0.05,
   bow: 0,
   noise: 4,
+  tape: true,
   seed: 3,
 };
 
 /** The sheet a made-up board is laid on: at least so large, and longer than the board by so much, mm. */
 const SHEET_mm = { width: 2500, height: 900, longer: 420 } as const;
+
+/** A tape that lies beside a board: how long and wide it is, how far from the middle of the sheet, a stroke across it at every decimetre. mm. */
+const TAPE_mm = { long: 1600, wide: 16, beside: 392, every: 100, stroke: 3 } as const;
 
 export interface MadeUpPhoto {
   picture: Picture;
@@ -45,6 +51,8 @@ export interface MadeUpPhoto {
   /** What the sheet measures, from the first corner to the second and from the second to the third. */
   width_mm: number;
   height_mm: number;
+  /** Both ends of the tape in pixels, and how far apart they are. */
+  tape: { ends: [Point, Point]; apart_mm: number };
 }
 
 /** From the plane of the sheet, mm from its middle with y down, to the picture: a pinhole a little farther off than the sheet is long. */
@@ -68,7 +76,7 @@ function projection({ width, height, tilt_rad, lean_rad }: Camera, sheet_mm: num
   return homographyOf(plane, seen)!;
 }
 
-/** A picture of a board on a sheet on a floor: perspective, a light that falls off, a soft shadow beside the board, noise. The same seed gives the same picture. */
+/** A picture of a board on a sheet on a floor: perspective, a light that falls off, a soft shadow beside the board, a tape, noise. The same seed gives the same picture. */
 export function madeUpPhoto(shape: Shape, camera: Camera): MadeUpPhoto {
   const even = seeded(camera.seed);
   const normal = normally(even);
@@ -93,6 +101,17 @@ export function madeUpPhoto(shape: Shape, camera: Camera): MadeUpPhoto {
   const board = [236, 230, 214];
   const sheet = [92, 110, 120];
   const floor = [70, 60, 54];
+  const [strip, stroke] = [
+    [206, 172, 62],
+    [40, 36, 30],
+  ];
+  /** What lies on the floor under the board and its shadow. */
+  const ground = (x: number, y: number): readonly number[] => {
+    if (abs(x) >= sheet_mm / 2 || abs(y) >= SHEET_mm.height / 2) return floor;
+    if (!camera.tape || abs(y - TAPE_mm.beside) > TAPE_mm.wide / 2 || abs(x) > TAPE_mm.long / 2) return sheet;
+    const along = (x + TAPE_mm.long / 2) % TAPE_mm.every;
+    return min(along, TAPE_mm.every - along) < TAPE_mm.stroke / 2 ? stroke : strip;
+  };
   for (let r = 0; r < height; r++) {
     for (let c = 0; c < width; c++) {
       const { x, y } = seenThrough(toPlane, straightened(lens, { x: c + 0.5, y: r + 0.5 }));
@@ -100,21 +119,26 @@ export function madeUpPhoto(shape: Shape, camera: Camera): MadeUpPhoto {
       const share = isSheet ? onBoard(x, y) : 0;
       const light = 1 - 0.12 * (x / sheet_mm + 0.5) - 0.06 * (y / SHEET_mm.height + 0.5);
       const shadow = isSheet ? 1 - 0.14 * onBoard(x - 18, y - 22) : 1;
+      const lies = ground(x, y);
       for (let k = 0; k < 3; k++) {
-        const under = isSheet ? sheet[k] * shadow : floor[k];
+        const under = lies[k] * shadow;
         rgba[4 * (r * width + c) + k] = (under + (board[k] - under) * share) * light + camera.noise * normal();
       }
       rgba[4 * (r * width + c) + 3] = 255;
     }
   }
-  const corner = (x: number, y: number) =>
-    bowed(lens, seenThrough(toPicture, { x: (x * sheet_mm) / 2, y: (y * SHEET_mm.height) / 2 }));
+  const seenAt = (x: number, y: number) => bowed(lens, seenThrough(toPicture, { x, y }));
+  const corner = (x: number, y: number) => seenAt((x * sheet_mm) / 2, (y * SHEET_mm.height) / 2);
   return {
     picture: { width, height, rgba },
     corners: [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)],
     onEdge: corner(0, -1),
     width_mm: sheet_mm,
     height_mm: SHEET_mm.height,
+    tape: {
+      ends: [seenAt(-TAPE_mm.long / 2, TAPE_mm.beside), seenAt(TAPE_mm.long / 2, TAPE_mm.beside)],
+      apart_mm: TAPE_mm.long,
+    },
   };
 }
 

@@ -165,6 +165,25 @@ describe('a board in a picture', () => {
     expect(off(known)).toBeGreaterThan(0.015);
   });
 
+  it('taken square on, by a tape that lies beside it: as long and as wide as it is within 4 mm', () => {
+    const shape = shapeOf(modelNamed('Kettle')!);
+    const photo = madeUpPhoto(shape, { ...USUAL_CAMERA, width: 900, height: 520, tilt_rad: 0, lean_rad: 0 });
+    const { ends: at, apart_mm } = photo.tape;
+    const made = boardFromPhoto(photo.picture, { ...usual, known: { kind: 'points', at, apart_mm } });
+    if (!made.ok) throw new Error(made.reason);
+    expect(Math.abs(made.board.length_mm - shape.board.length_mm)).toBeLessThan(4);
+    expect(Math.abs(made.board.outline.width_mm - shape.board.outline.width_mm)).toBeLessThan(4);
+    // The tape is in the picture: as yellow as none of the rest, dark at every decimetre.
+    const tone = (share: number) => {
+      const [x, y] = [at[0].x + share * (at[1].x - at[0].x), at[0].y + share * (at[1].y - at[0].y)].map(Math.floor);
+      return photo.picture.rgba.slice(4 * (y * 900 + x), 4 * (y * 900 + x) + 3);
+    };
+    const between = tone(0.5 / 16);
+    expect(between[0] - between[2]).toBeGreaterThan(80);
+    const dark = Array.from({ length: 15 }, (_, k) => tone((k + 1) / 16)[0]);
+    expect(Math.max(...dark)).toBeLessThan(between[0]);
+  });
+
   it('on a background it does not stand out from, with marks in one line, with no board on it, is refused in words', () => {
     const { photo, known } = photoOf('Kettle', 400);
     const plain: Picture = { ...photo.picture, rgba: new Uint8ClampedArray(photo.picture.rgba.length).fill(120) };
