@@ -50,6 +50,9 @@ for (const light of ['day', 'night'] as const) {
     await look('family tree');
     await visit(page, '/measured');
     await expect(page.getByRole('heading', { name: 'Measure a board' })).toBeVisible();
+    await page.getByRole('switch', { name: 'Left and right by themselves' }).click();
+    await page.getByRole('button', { name: 'Try it with made-up readings' }).click();
+    await expect(page.getByTestId('measured-litres')).toBeVisible({ timeout: 30_000 });
     await look('a board measured');
     await visit(page, '/bring/drawing');
     await page.getByRole('button', { name: 'Try it with a drawing of ours' }).click();
@@ -58,7 +61,9 @@ for (const light of ['day', 'night'] as const) {
     await visit(page, '/bring/photo');
     await page.getByRole('button', { name: 'Try it with a made-up picture' }).click();
     await expect(page.getByRole('table', { name: 'How near it came' })).toBeVisible({ timeout: 60_000 });
-    await look('a picture brought in');
+    await page.locator('.photo-stand svg').click({ position: { x: 200, y: 90 } });
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await look('a picture brought in, its edge marked, while it is fitted anew');
     await visit(page, '/bring/scan');
     await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
     await look('a scan');

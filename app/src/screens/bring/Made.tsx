@@ -33,6 +33,7 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
         <div role="status">
           <p className="quiet above-0">{going.step}</p>
           <Progress
+            aria-label={going.step}
             percent={Math.round(100 * (going.share ?? 1))}
             status={going.share === undefined ? 'active' : 'normal'}
             showInfo={going.share !== undefined}
