@@ -112,7 +112,7 @@ export function Photo() {
                   />
                 </label>
                 <OtherEnd of="tail" turned={turned} onTurned={setTurned} />
-                {wanted && <EdgeMarks count={edges.length} onClear={() => setEdges([])} />}
+                {wanted && <EdgeMarks seen={made?.seen} edges={edges} setEdges={setEdges} />}
                 {!wanted && (
                   <Button type="primary" onClick={() => setWanted(true)}>
                     Find the outline
@@ -143,19 +143,32 @@ export function Photo() {
   );
 }
 
+interface EdgeMarksProps {
+  seen: readonly Point[] | undefined;
+  edges: readonly Point[];
+  setEdges: (edges: readonly Point[]) => void;
+}
+
 /** Where the line that was found is wrong, it is told by few marks. */
-function EdgeMarks({ count, onClear }: { count: number; onClear: () => void }) {
+function EdgeMarks({ seen, edges, setEdges }: EdgeMarksProps) {
+  // A mark for who has no mouse begins on the line, each at another place of it, and changes nothing until it is moved.
+  const next = seen?.[Math.floor(seen.length * ((0.25 + 0.38 * edges.length) % 1))];
   return (
     <div>
       <p className="quiet above-0 below-2">
         Where the line is wrong, press on the edge as you see it: the line is drawn to your mark. Delete takes the one
         in hand off.
       </p>
-      {count > 0 && (
-        <Button size="small" onClick={onClear}>
-          Take {count === 1 ? 'the mark' : `all ${count} marks`} of the edge off
+      <div className="row-of-tools">
+        <Button size="small" disabled={!next} onClick={() => next && setEdges([...edges, next])}>
+          Set a mark on the line
         </Button>
-      )}
+        {edges.length > 0 && (
+          <Button size="small" onClick={() => setEdges([])}>
+            Take {edges.length === 1 ? 'the mark' : `all ${edges.length}`} off
+          </Button>
+        )}
+      </div>
     </div>
   );
 }
