@@ -1,13 +1,11 @@
 import { useRef } from 'react';
 import type { Band, Bands } from '@june-tide/core/bring';
 import type { Board } from '@june-tide/core/document';
-import { thicknessAt } from '@june-tide/core/foil';
 import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { useSize } from '../../parts/useSize.ts';
-import { shapeFor } from '../../store/derived.ts';
+import { BoardSide } from '../bring/BoardSide.tsx';
 
 const SIDE_px = 90;
-const COUNT = 120;
 
 interface MeasuredBoardProps {
   board: Board | undefined;
@@ -31,7 +29,7 @@ export function MeasuredBoard({ board, bands }: MeasuredBoardProps) {
               {bands && <path d={planBand(bands.halfBreadth, board.length_mm, scale)} className="open-band" />}
             </g>
           </svg>
-          <Side board={board} bands={bands} width={width} />
+          <BoardSide board={board} bands={bands} width={width} height={SIDE_px} />
           {bands && (
             <p className="band-key">
               <i /> what the readings leave open
@@ -54,34 +52,4 @@ function planBand(band: readonly Band[], length_mm: number, scale: number): stri
     return `M${[...low, ...high.reverse()].join('L')}Z`;
   };
   return side(1) + side(-1);
-}
-
-function sideBand(band: readonly Band[], length_mm: number, scale: number): string {
-  const low = band.map(({ low_mm }, k) => at(along(band, length_mm, k) * scale, -low_mm * scale));
-  const high = band.map(({ high_mm }, k) => at(along(band, length_mm, k) * scale, -high_mm * scale));
-  return `M${[...low, ...high.reverse()].join('L')}Z`;
-}
-
-/** From the side, tail at the left. */
-function Side({ board, bands, width }: { board: Board; bands: Bands | undefined; width: number }) {
-  const shape = shapeFor(board);
-  const { length_mm } = board;
-  const stations = Array.from({ length: COUNT + 1 }, (_, k) => (length_mm * k) / COUNT);
-  const lift = (x: number) => shape.rocker.line.valueAt(x);
-  const deck = (x: number) => lift(x) + thicknessAt(shape.foil, x);
-  const scale = Math.min((width - 40) / length_mm, (SIDE_px - 24) / Math.max(...stations.map(deck)));
-  const outline = [...stations.map((x) => [x, lift(x)]), ...stations.toReversed().map((x) => [x, deck(x)])];
-  return (
-    <svg width={width} height={SIDE_px} role="img" aria-label="The board as it was read, from the side">
-      <g transform={`translate(${(width - length_mm * scale) / 2} ${SIDE_px - 10})`}>
-        <path d={`M${outline.map(([x, z]) => at(x * scale, -z * scale)).join('L')}Z`} className="found-side" />
-        {bands && (
-          <path
-            d={sideBand(bands.lift, length_mm, scale) + sideBand(bands.deck, length_mm, scale)}
-            className="open-band"
-          />
-        )}
-      </g>
-    </svg>
-  );
 }
