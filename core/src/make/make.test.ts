@@ -97,6 +97,17 @@ describe('a board in a blank', () => {
     ).toBe('width');
   });
 
+  it('wants its allowance on both rails and at both ends: a blank grown by 4 mm is 1 mm short of 5, to the side that asks', () => {
+    const shape = shapeOf(slack);
+    const grown = grownAround(shape, 4, 0);
+    expect(fitInBlank(shape, grown, { ...none, width_mm: 4 }).fits).toBe(true);
+    const narrow = fitInBlank(shape, grown, { ...none, width_mm: 5 });
+    expect(narrow.shortfall).toMatchObject({ where: 'width', short_mm: expect.closeTo(1, 6) });
+    const short = fitInBlank(shape, grownAround(shape, 4), { ...none, ends_mm: 5 });
+    // A millimetre at either end.
+    expect(short.shortfall).toMatchObject({ where: 'length', short_mm: expect.closeTo(2, 6) });
+  });
+
   it('is placed no worse than a coarse grid search would, over 200 seeded pairs', () => {
     const random = seeded(611);
     const shelf = usualShelf();

@@ -7,6 +7,7 @@ import {
   daysBetween,
   daySchema,
   isWorkday,
+  WEEKDAYS,
   weekdayOf,
   weekOf,
   workdayFrom,
@@ -22,6 +23,9 @@ describe('working days', () => {
     // ISO 8601: weeks begin on Monday. 2026-11-25 is a Wednesday; 2028-02-29 exists, 2026-02-29 does not.
     expect(weekdayOf('2026-11-25')).toBe(3);
     expect(weekdayOf('2026-11-29')).toBe(7);
+    // Every day of a week has its number (ISO 8601).
+    const week = Array.from({ length: 7 }, (_, k) => weekdayOf(dayAfter('2026-11-23', k)));
+    expect(WEEKDAYS).toEqual(week);
     expect(weekOf('2026-11-29')).toBe('2026-11-23');
     expect(daySchema.safeParse('2028-02-29').success).toBe(true);
     expect(daySchema.safeParse('2026-02-29').success).toBe(false);
