@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { modelNamed } from '../models/models.ts';
+import { boardFrom } from '../shape/issues.ts';
 import type { Ride } from './ride.ts';
 import { boardRecordFrom, type BoardRecord, boardRecordSchema, MOST_VERSIONS } from './record.ts';
 import { rowLegible, rowPacked, rowUnpacked, stored, type StoredRecord, unstored, whysOf } from './past.ts';
@@ -127,6 +128,31 @@ describe('a record of before there were versions', () => {
     expect(versionsOf(read)).toEqual([]);
     expect(versionMade(read, making('first')).versions).toHaveLength(1);
     expect(boardRecordSchema.parse(JSON.parse(JSON.stringify(read)))).toEqual(read);
+  });
+});
+
+describe('a record whose boards are of an older format', () => {
+  it('is read with all of them brought up to today’s: the board, the board as shaped, and every version', () => {
+    const old = JSON.parse(
+      readFileSync(new URL('../files/fixtures/version-1/kettle.json', import.meta.url), 'utf8'),
+    ) as {
+      version: number;
+    };
+    expect(old.version).toBe(1);
+    const made = versionMade(record, making('a'));
+    const stored: unknown = {
+      ...made,
+      board: old,
+      shaped: { on: '2026-11-02', readings: {}, board: old },
+      versions: made.versions!.map((version) => ({ ...version, board: old })),
+    };
+    const read = boardRecordFrom(stored)!;
+    const opened = boardFrom(old);
+    if (!opened.ok) throw new Error(opened.issues[0].words);
+    expect(opened.board.version).toBe(2);
+    expect(read.board).toEqual(opened.board);
+    expect(read.shaped?.board).toEqual(opened.board);
+    expect(read.versions!.map(({ board }) => board)).toEqual([opened.board]);
   });
 });
 
