@@ -23,6 +23,7 @@ import { LineThumb } from './LineThumb.tsx';
 import { Made } from './Made.tsx';
 import { Misfits, misfitsSay } from './misfits.tsx';
 import { OtherEnd } from './OtherEnd.tsx';
+import { Uneven } from './Uneven.tsx';
 import { useBring } from './useBring.ts';
 import { UsualArea } from './UsualArea.tsx';
 
@@ -137,12 +138,7 @@ export function Drawing() {
                   ? 'Rails, contours and fins, which no drawing told, are as on the model that comes nearest.'
                   : 'Rocker, foil, rails, contours and fins are as on the model that comes nearest: bring in a profile as well, or draw them on in the bay.'}
               </p>
-              {made.plan !== undefined && made.plan.uneven_mm > 0.5 && (
-                <p className="trouble">
-                  Its two sides are {made.plan.uneven_mm.toFixed(1)} mm apart in the mean: the board is half way between
-                  them.
-                </p>
-              )}
+              <Uneven plan={made.plan} />
             </>
           )}
         </Made>

@@ -13,6 +13,7 @@ import { Misfits, misfitsSay } from './misfits.tsx';
 import { OtherEnd } from './OtherEnd.tsx';
 import { PhotoStand } from './PhotoStand.tsx';
 import { readPicture } from './readPicture.ts';
+import { Uneven } from './Uneven.tsx';
 import { useBring } from './useBring.ts';
 import { useMarkedPicture } from './useMarkedPicture.tsx';
 import { UsualArea } from './UsualArea.tsx';
@@ -131,6 +132,7 @@ export function Photo() {
             <>
               <Misfits misfits={made.misfits} />
               {made.misfits.some(({ of }) => of === 'outline') && <UsualArea board={made.board} />}
+              <Uneven plan={made.plan} />
               <p className="quiet">
                 What no picture told is as on the model that comes nearest. The outline of a picture is where the rail
                 is widest seen from above, its profile the far edge of deck and bottom: step back and zoom in.
