@@ -44,6 +44,7 @@ test('a board is measured: length, width, thickness are enough, each reading mor
 test('a board is measured across, left and right: its rails are the board’s, how its sides differ and what is left open is told', async ({
   page,
 }) => {
+  test.setTimeout(90_000);
   await page.goto('/measured');
   const readings = page.getByRole('region', { name: 'Readings' });
   const read = async (label: string, text: string) => {
@@ -59,7 +60,7 @@ test('a board is measured across, left and right: its rails are the board’s, h
     const [, low, high] = /between ([\d.]+) L and ([\d.]+) L/.exec((await litres.textContent()) ?? '') ?? [];
     return Number(high) - Number(low);
   };
-  await expect(litres).toBeVisible();
+  await expect(litres).toBeVisible({ timeout: 30_000 });
   await expect(page.locator('.measured-board .open-band')).toHaveCount(2);
   const open = await range();
   expect(open).toBeGreaterThan(1);
