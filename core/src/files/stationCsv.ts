@@ -260,15 +260,19 @@ function withFoil(base: Board, rows: readonly ReadRow[]): Board {
   };
 }
 
+/** A bottom lifted by no more than this lies on the straightedge. */
+const LEVEL_mm = 2;
+
 function withRocker(base: Board, rows: readonly ReadRow[]): Board {
   const read = placedRows(base, rows, 'stringer_mm');
   if (read.length === 0) return base;
   const { length_mm, rocker } = base;
-  // The lowest row lies on the straightedge, or near it: there the bottom is level.
   const lowest = read.reduce((low, at) => (at.value_mm < low.value_mm ? at : low));
   const was = length_mm / 2 + rocker.flatPoint_mm;
   const line = asRead(base, 'stringer_mm', read, [was]);
-  let flat = Math.min(Math.max(was, lowest.x_mm - 200), lowest.x_mm + 200);
+  // A row on the straightedge, or near it, says where the bottom is level; one that is lifted says nothing of that.
+  const isLevel = lowest.value_mm <= LEVEL_mm;
+  let flat = isLevel ? Math.min(Math.max(was, lowest.x_mm - 200), lowest.x_mm + 200) : was;
   for (let x = flat - 200; x <= flat + 200; x += 2) if (line(x) < line(flat)) flat = x;
   const inner = read.filter(
     ({ x_mm, value_mm }) =>

@@ -72,6 +72,19 @@ describe('a board that is measured', () => {
     expect(thicknessAt(shapeOf(board).foil, 950)).toBeCloseTo(62, 1);
   });
 
+  it('keeps its flat point where no reading lies on the straightedge: the lift of a tip moves no more than that tip', () => {
+    const plain = made({ length: 1900, width: 520, thickness: 62 }).board;
+    for (const reading of ['liftNose', 'liftTail', 'liftTail24'] as const) {
+      const was = readingOf(shapeOf(plain), reading);
+      const { board } = made({ length: 1900, width: 520, thickness: 62, [reading]: was + 1 }, undefined, [plain]);
+      expect(Math.abs(board.rocker.flatPoint_mm - plain.rocker.flatPoint_mm)).toBeLessThan(60);
+      // It lies lower between the tips than at either, and nowhere under its flat point.
+      const { line } = shapeOf(board).rocker;
+      for (let x = 0; x <= 1900; x += 50) expect(line.valueAt(x)).toBeGreaterThan(-0.01);
+      expect(readingOf(shapeOf(board), reading)).toBeCloseTo(was + 1, 0);
+    }
+  });
+
   it('is refused in words: no length, another unit, no board at all', () => {
     const reason = (readings: SheetReadings) => {
       const read = boardFromSheet(readings, { name: 'Read' });
