@@ -9,6 +9,7 @@ const swc = {
       jsc: {
         parser: { syntax: 'typescript', tsx: true },
         target: 'es2022',
+        experimental: { keepImportAttributes: true },
         transform: { react: { runtime: 'automatic' } },
       },
       module: { type: 'es6' },

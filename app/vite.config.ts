@@ -5,6 +5,7 @@ import react from '@vitejs/plugin-react';
 import { buildSync } from 'esbuild';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { antdStyles } from './antdCss.ts';
 
 /** A hash of core's source: what one core found of a board another finds anew. */
 function coreHash(): string {
@@ -80,9 +81,11 @@ const ownStyles: Plugin = {
 };
 
 export default defineConfig({
-  plugins: [ownStyles, react(), offline],
+  plugins: [antdStyles(), ownStyles, react(), offline],
   // The server puts a mark of its own here, anew for each answer.
   html: { cspNonce: '__NONCE__' },
+  // The same library for browsers of today, not for those of 2015.
+  resolve: { alias: { dexie: 'dexie/dist/modern/dexie.min.mjs' } },
   define: { __CORE__: JSON.stringify(coreHash()), __READING__: JSON.stringify(readingHash()) },
   root: import.meta.dirname,
   worker: { format: 'es' },
@@ -91,6 +94,8 @@ export default defineConfig({
     target: 'es2023',
     chunkSizeWarningLimit: 1000,
     rollupOptions: {
+      // The interface library's own packages do nothing but by what they export; they do not all say so.
+      treeshake: { moduleSideEffects: [{ test: /node_modules.@(rc-component|ant-design)./, sideEffects: false }] },
       output: {
         manualChunks(id) {
           if (/node_modules\/(react|react-dom|react-router|scheduler)\//.test(id)) return 'react';

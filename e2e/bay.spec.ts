@@ -3,7 +3,7 @@ import { unzipSync } from 'fflate';
 import DxfParser from 'dxf-parser';
 import { Vector3 } from 'three';
 import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js';
-import { choose, drag, expect, litres, pickEnd, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, drag, expect, litres, makePage, pickEnd, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('wings go on the rail by number, and the marks hold on the finished outline', async ({ page }) => {
   await startBoard(page, 'Slack Water');
@@ -91,7 +91,7 @@ test('rocker is read and typed from mid-length and as it lies on a table', async
   await expect(page.getByLabel('Tail lift as read')).toHaveValue('3 1/2');
   await expect(page.getByTestId('rail-line-says')).toContainText("6'8");
   await type(page, 'Nose lift as read', "9'0");
-  await expect(page.getByRole('alert')).toContainText('No board of these marks');
+  await expect(page.getByRole('alert')).toContainText('No board with these marks');
 });
 
 test('another board laid over: lines, changes on the ticket, differences, pushed', async ({ page }) => {
@@ -243,6 +243,7 @@ test('the rack: sort, filter, copy, rename, put away, take off, and back again',
 test('drawings and solids leave in every format and open elsewhere', async ({ page }) => {
   await startBoard(page, 'Peat Fire');
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   const dxf = await taken(page, () => page.getByRole('button', { name: 'Fins (DXF)' }).click());
   expect(dxf.name).toMatch(/^peat-fire-\d+-fins\.dxf$/);
   expect(new DxfParser().parseSync(dxf.bytes.toString('utf8'))?.header.$INSUNITS).toBe(4);
@@ -283,6 +284,7 @@ test('a newcomer draws a winged swallow-tail twin to given numbers, and finds th
   await step(page, 'Fins');
   await choose(page, 'Fin setup', /^Twin$/);
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   const csv = (
     await taken(page, () => page.getByRole('button', { name: 'Station table (CSV)' }).click())
   ).bytes.toString();

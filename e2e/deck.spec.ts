@@ -1,5 +1,5 @@
 // The deck and its features, tips, and what a mark of one's own does to the line.
-import { choose, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, litres, makePage, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 /** Works a feature into the deck. */
 async function work(page: Parameters<typeof startBoard>[0], name: RegExp): Promise<void> {
@@ -98,6 +98,7 @@ test('going through every field without typing changes nothing of a board that n
   await type(page, 'Tail 12 width', '374.61mm');
   await type(page, 'Nose 12 width', '295.37mm');
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   const file = () =>
     taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click()).then(({ bytes }) =>
       bytes.toString(),
@@ -112,6 +113,7 @@ test('going through every field without typing changes nothing of a board that n
     }
   }
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   expect(await file()).toBe(before);
 });
 

@@ -3,7 +3,7 @@ import { volume_L } from '@june-tide/core/measure';
 import { modelNamed } from '@june-tide/core/models';
 import { shapeOf } from '@june-tide/core/shape';
 import { readPdf } from '../core/src/testing/pdf.ts';
-import { choose, drag, expect, litres, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, drag, expect, litres, makePage, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('the rack shows boards of all six families at one scale, with size, litres and rider', async ({ page }) => {
   await page.goto('/');
@@ -178,6 +178,7 @@ test('the board file goes to another machine and comes back the same, to the las
   await startBoard(page, 'Two Stairs', 'Jory');
   await type(page, 'Tail 12 width', '367.1234567891mm');
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
   const read = readBoardFile(file.bytes.toString('utf8'));
   if (!read.ok) throw new Error(read.reason);
@@ -192,6 +193,7 @@ test('the board file goes to another machine and comes back the same, to the las
     .setInputFiles({ name: 'twin.json', mimeType: 'application/json', buffer: file.bytes });
   await expect(elsewhere.getByRole('heading', { name: /Two Stairs/ })).toBeVisible();
   await step(elsewhere, 'Make');
+  await makePage(elsewhere, 'Lines, solids');
   const again = await taken(elsewhere, () => elsewhere.getByRole('button', { name: 'Board file (JSON)' }).click());
   expect(again.bytes.equals(file.bytes)).toBe(true);
 
@@ -212,12 +214,14 @@ test('the board file goes to another machine and comes back the same, to the las
 test('the ticket, the drawing and the solid are real files', async ({ page }) => {
   await startBoard(page, 'Long Quay', 'Ines');
   await step(page, 'Make');
+  await makePage(page, 'Ticket and sheets');
   const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
   const [sheet, ...more] = await readPdf(ticket.bytes);
   expect(more).toEqual([]);
   const words = sheet.texts.map((t) => t.text).join('\n');
   for (const part of ["9'4 x 23 x 3", 'for Ines', 'Nose 12', 'nose concave']) expect(words).toContain(part);
 
+  await makePage(page, 'Templates');
   await page.getByText('US Letter').click();
   const letter = await taken(page, () => page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click());
   expect((await readPdf(letter.bytes))[0].width_mm).toBeCloseTo(215.9, 1);
@@ -228,6 +232,7 @@ test('the ticket, the drawing and the solid are real files', async ({ page }) =>
   expect(svg).toMatch(/^<\?xml/);
   expect(svg).toMatch(/width="2864\.8\d*mm"/);
 
+  await makePage(page, 'Lines, solids');
   const stl = (await taken(page, () => page.getByRole('button', { name: 'Solid (STL)' }).click())).bytes;
   expect(stl.length).toBe(84 + 50 * stl.readUInt32LE(80));
 });

@@ -1,5 +1,5 @@
 // From a new rider to a board with every note answered, and from a complaint to one change.
-import { choose, expect, litres, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, litres, makePage, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('a new rider, a brief, a chosen size, notes answered, and the printed check', async ({ page }) => {
   test.setTimeout(150_000);
@@ -157,6 +157,7 @@ test('the shop’s school changes what is said, and the board is judged against 
   const check = page.getByRole('region', { name: 'Check' });
   await expect(check).toContainText('Others: balanced');
   await choose(page, 'Lay over another board', /^Kettle 7/);
+  await makePage(page, 'Against the last');
   await expect(check.getByRole('heading', { name: /^Against Kettle 7/ })).toBeVisible();
   await expect(check.getByRole('img', { name: /^Character against Kettle 7/ })).toBeVisible();
   await check.getByText('In words, with the measures behind').click();
@@ -167,6 +168,7 @@ test('the shop’s school changes what is said, and the board is judged against 
 test('a rider’s card never leaves with a board file', async ({ page }) => {
   await startBoard(page, 'Slack Water', 'Maren');
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
   expect(file.bytes.toString('utf8')).not.toMatch(/Maren|mass_kg|riderId/);
 });

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { readBackup } from '@june-tide/core/files/packages';
 import type { Page } from '@playwright/test';
-import { choose, expect, makePart, saved, step, taken, test, type } from './shed.ts';
+import { choose, expect, makePage, makePart, saved, step, taken, test, type } from './shed.ts';
 
 /** Puts a row into a table of the browser's own store, as another program or a fault would. */
 const putRow = (page: Page, table: string, row: unknown) =>
@@ -180,6 +180,7 @@ test.describe('with no server', () => {
     await expect(page.getByRole('heading', { name: 'Bring in a scan' })).toBeVisible();
     await page.goto('/bay/skarn-slack-118/make');
     await makePart(page, 'Paper and files');
+    await makePage(page, 'Ticket and sheets');
     const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
     expect(ticket.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   });

@@ -150,7 +150,7 @@ test('a swallow on a thruster takes no bite out of the centre box', async ({ pag
 test('held down on Check, an extreme stays until the hand lets go, though the page grows under it', async ({
   page,
 }) => {
-  await page.goto('/bay/skarn-slack-118/check');
+  await page.goto('/bay/skarn-slack-118/check?page=extreme');
   const hold = page.getByRole('button', { name: 'Hold: wider tail, a lot' });
   // The chart over it comes a moment after the page and moves it down: a hand waits for that.
   await expect(async () => {

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import dayjs from 'dayjs';
 import { readPdf } from '../core/src/testing/pdf.ts';
 import { TEST_DAY } from '../testing/clock.mjs';
-import { drag, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { drag, expect, makePage, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 const column = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 const card = (page: Page, name: string) => page.getByRole('article', { name });
@@ -50,15 +50,19 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await page.getByRole('radiogroup', { name: 'Bands on the deck side' }).getByText('4', { exact: true }).click();
   await expect(page.getByRole('img', { name: 'Rail bands: 4 on the deck, 1 under' })).toBeVisible({ timeout: 15_000 });
   await expect.poll(litresLeft).toBeLessThan(three);
+  await makePage(page, 'At every station');
   await expect(page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row')).toHaveCount(14);
 
   // A line held where the hand wants it stays there, and the file cuts it so.
+  await makePage(page, 'At the hook');
   await page.getByRole('button', { name: 'Hold deck 1' }).click();
   await type(page, 'deck 1, Centre, in from the rail', '2 1/8');
+  await makePage(page, 'At every station');
   const middle = page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row', { name: /^Centre/ });
   await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 15_000 });
   await page.reload();
   await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 15_000 });
+  await makePage(page, 'At the hook');
   await expect(page.getByRole('button', { name: 'Let deck 1 go' })).toBeVisible();
 
   await makePart(page, 'Order');
@@ -73,6 +77,7 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await makePart(page, 'Glass and weight');
   await page.getByText('Gloss', { exact: true }).click();
   await makePart(page, 'Paper and files');
+  await makePage(page, 'Ticket and sheets');
   const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
   const [sheet] = await readPdf(ticket.bytes);
   const said = sheet.texts.map(({ text }) => text).join('\n');
@@ -123,6 +128,7 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await expect(off('width:wide:0')).toContainText('left right on');
   await expect(off('width:wide:0')).toContainText(/right \+1\/8.*, out/);
   await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
+  await makePage(page, 'Callipers');
   await type(page, 'Thickness at the stringer, Middle', '2 3/8');
   await expect(off('thickness:centre:0')).toContainText('−1/16');
   await type(page, 'Thickness at the stringer, Nose 12', '40');
@@ -147,6 +153,7 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await saved(page);
   // Both are kept: the design with its readings, and a board of its own.
   await page.reload();
+  await makePage(page, 'Tape');
   await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
   await expect(page.getByLabel('Weight on the scales')).toHaveValue('2.70');
   expect(Number.parseFloat(await page.getByTestId('litres').innerText())).toBe(design);
@@ -245,7 +252,7 @@ test('the shelf: a blank is added, changed and taken off; prices and figures rea
     .first()
     .click({ timeout: 15_000 });
   await makePart(page, 'Cost');
-  const cost = page.getByRole('table', { name: 'Cost sheet' });
+  const cost = page.getByRole('table', { name: 'Cost sheet, hours' });
   // Hours cost nothing now: the hours' sum is none, and the price is that of materials with the margin.
   await expect(cost.getByRole('row', { name: /^Hours/ })).toContainText('0.00');
   await expect(page.getByTestId('price')).toContainText(/the price is € [\d.]+/);

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { readPdf } from '../core/src/testing/pdf.ts';
-import { choose, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, makePage, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 test('a blank is found for the board, taken, and planed by a plan that ends at the design', async ({ page }) => {
   await startBoard(page, 'Slack Water');
@@ -24,6 +24,7 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
   expect(box.y).toBeGreaterThanOrEqual(wall.y);
   expect(box.x + box.width).toBeLessThanOrEqual(wall.x + wall.width);
   expect(box.y + box.height).toBeLessThanOrEqual(wall.y + wall.height);
+  await makePage(page, 'Planing plan');
   const last = bench.getByRole('table', { name: 'Planing plan' }).getByRole('row').last();
   // The last pass leaves the design: 1 5/8 at tail 12 and 1 9/16 at nose 12, as the model has them.
   await expect(last).toContainText('deck');
@@ -37,8 +38,10 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
   // Twice as thick, no blank holds it, and it says where and by how much.
   await step(page, 'Foil');
   await type(page, 'Thickest thick', '5');
+  // The page that was left is open again.
   await step(page, 'Make');
-  await makePart(page, 'Blank');
+  await expect(bench).toContainText('does not hold the board', { timeout: 15_000 });
+  await makePage(page, 'A blank of the shelf');
   await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 15_000 });
   await expect(bench).toContainText(/too thin .* from the tail by/);
 });
@@ -47,18 +50,16 @@ test('boards are laid in a block of EPS, and its templates are cut as the pictur
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
   await makePart(page, 'Blank');
-  await page.getByText('A block of EPS', { exact: true }).click();
+  await makePage(page, 'A block of EPS');
   const block = page.getByRole('group', { name: 'Block of EPS' });
   const picture = block.getByRole('img', { name: /^Block of EPS from the side: / });
-  await expect(picture).toHaveAccessibleName(
-    /: 1 board over one another, .* of the height, each cut wide enough for 2 abreast$/,
-  );
+  await expect(picture).toHaveAccessibleName(/: 1 board, .* of the height, each cut wide enough for 2 abreast$/);
   await block.getByLabel('Of this board').fill('2');
   await block.getByLabel('Of this board').press('Enter');
-  await expect(picture).toHaveAccessibleName(/: 2 boards over one another, /);
+  await expect(picture).toHaveAccessibleName(/: 2 boards, one over another, /);
   await choose(page, 'Other boards in the block', /^Kettle/);
   await page.keyboard.press('Escape');
-  await expect(picture).toHaveAccessibleName(/: 3 boards over one another, /);
+  await expect(picture).toHaveAccessibleName(/: 3 boards, one over another, /);
   await expect(picture).toContainText('Kettle');
   const dxf = await taken(page, () => block.getByRole('button', { name: 'DXF', exact: true }).click());
   const text = dxf.bytes.toString('utf8');
@@ -70,7 +71,7 @@ test('boards are laid in a block of EPS, and its templates are cut as the pictur
   // A lower block holds fewer, and says which it does not and by how much.
   await type(page, 'Block, high', '11');
   await expect(picture).toHaveAccessibleName(
-    /: 2 boards over one another.*; Kettle \d+: the block is .* short in height$/,
+    /: 2 boards, one over another.*; Kettle \d+: the block is .* short in height$/,
   );
   await type(page, 'Block, long', '60');
   await expect(block).toContainText(/the block is .* short in length/);
@@ -161,7 +162,7 @@ test('on inch papers the square is 4 in; a reading of it in inches corrects the 
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
   await page.getByText('US Letter', { exact: true }).click();
-  await expect(page.getByText('measure the 4 in square', { exact: false })).toBeVisible();
+  await expect(page.getByText('the 4 in square measures', { exact: false })).toBeVisible();
   const across = page.getByLabel('Across the sheet');
   await across.fill('3.98');
   await across.press('Enter');
@@ -184,6 +185,7 @@ test('on inch papers the square is 4 in; a reading of it in inches corrects the 
 test('lines go out as splines, and a solid says how large it comes out before it is made', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
+  await makePage(page, 'Lines, solids');
   const dxf = async () =>
     (await taken(page, () => page.getByRole('button', { name: 'Half outline (DXF)' }).click())).bytes.toString();
   expect(await dxf()).not.toContain('SPLINE');
@@ -211,10 +213,12 @@ test('all papers of a board come as one zip, and each is seen with its sheets be
   const half = page.getByRole('img', { name: /^Half outline: / });
   await expect(half).toHaveAccessibleName('Half outline: 11 sheets of A4, and one with the map');
   // The two that hang in the shed are seen as they are printed.
+  await makePage(page, 'Ticket and sheets');
   const ticket = page.getByRole('img', { name: 'Ticket, one page of A4' });
   await expect(ticket).toContainText("6'0 x 19 1/4 x 2 7/16");
   await expect(ticket).toContainText('single concave 3/16');
   await expect(page.getByRole('img', { name: 'Wall sheet, one page of A4, on its side' })).toContainText('hollow 3/16');
+  await makePage(page, 'Templates');
   await page.getByText('A3', { exact: true }).click();
   await expect(half).toHaveAccessibleName(/^Half outline: 5 sheets of A3, on their side, and one with the map$/);
   const zip = await taken(page, () => page.getByRole('button', { name: 'All papers of this board (zip)' }).click());
@@ -276,6 +280,7 @@ test('a paper goes to the printer instead of into a file', async ({ page }) => {
   });
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
+  await makePage(page, 'Ticket and sheets');
   await page.getByText('Print it', { exact: true }).click();
   await page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click();
   await expect(page.locator('body')).toHaveAttribute('data-printed', /^blob:/, { timeout: 15_000 });
@@ -311,6 +316,7 @@ test('the rider gets a picture of the board, drawn and out of the room, twice as
 }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Make');
+  await makePage(page, 'Ticket and sheets');
   await expect(page.getByRole('img', { name: 'Picture for the rider' })).toContainText('section at the wide point');
   const drawn = await taken(page, () => page.getByRole('button', { name: 'Picture for the rider (PNG)' }).click());
   expect(drawn.name).toMatch(/^slack-water-\d+-picture\.png$/);

@@ -1,5 +1,5 @@
 // What the shed remembers over all its boards: winners and their copies, families, questions, layouts, damage, pictures.
-import { choose, expect, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, expect, makePage, makePart, openVersion, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 const PENNY = '/bay/skarn-penny-2/ride';
 
@@ -290,6 +290,7 @@ test('an order makes a version and has the shop’s number; name, address and pi
   await expect(ride.locator('[data-version="1"]')).toContainText('it was ordered as this');
   await step(page, 'Make');
   await makePart(page, 'Paper and files');
+  await makePage(page, 'Ticket and sheets');
   const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
   expect(ticket.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   expect(ticket.bytes.includes('/Subtype /Image')).toBe(true);
@@ -304,6 +305,7 @@ test('a size and a copy for another rider stand in the tree, and a board file ha
   await page.goto('/bay/skarn-penny-2/ride');
   const ride = page.getByRole('region', { name: 'Ride', exact: true });
   // Branched from the winner: as it, and for somebody else.
+  await openVersion(ride, 7);
   await ride.getByRole('button', { name: 'Branch from version 7' }).click();
   await expect(page.getByRole('heading', { name: /Penny Step \d/ })).not.toContainText('Penny Step 2');
   await step(page, 'Rider');
@@ -317,6 +319,7 @@ test('a size and a copy for another rider stand in the tree, and a board file ha
   await expect(table.getByRole('row', { name: /branched from Penny Step 2/ })).toContainText('Maren');
 
   await page.goto('/bay/skarn-penny-2/make');
+  await makePage(page, 'Lines, solids');
   const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
   const text = file.bytes.toString('utf8');
   for (const theirs of ['Ana', 'Kit', 'Jory', 'Harbour Bar', 'cutback', 'riderId', 'mass_kg', 'rides', 'versions'])

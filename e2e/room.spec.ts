@@ -61,6 +61,39 @@ test('the room: eyes, stripes and the cut each give another picture, and the dra
   await expect(page.getByRole('group', { name: /plan, tape and profile/ })).toBeVisible();
 });
 
+/** How many of 200 by 125 places of the room's picture are greener than they are red or blue, and whether the middle is. */
+const greenIn = (room: Locator) =>
+  room.evaluate((canvas: HTMLCanvasElement) => {
+    const small = new OffscreenCanvas(200, 125).getContext('2d')!;
+    small.drawImage(canvas, 0, 0, 200, 125);
+    const { data } = small.getImageData(0, 0, 200, 125);
+    const green = (i: number) => data[i + 1] > data[i] + 20 && data[i + 1] > data[i + 2] + 20;
+    let places = 0;
+    for (let i = 0; i < data.length; i += 4) if (green(i)) places++;
+    return { places, middle: green(4 * (200 * 62 + 100)) };
+  });
+
+test('the room: a tint of the order is on the bottom and laps onto the deck, where it is said what was understood', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await page.goto('/bay/skarn-slack-118/make?part=order');
+  await page.getByLabel('Colours and artwork').fill('sea-green tint on the bottom, cut lap, one black pinline');
+  await page.keyboard.press('Tab');
+  await expect(page.getByTestId('coloured')).toHaveText('In the room: on the bottom, cut lap pinline');
+  await page.getByRole('button', { name: 'Into the room' }).click();
+  const room = page.getByTestId('room');
+  await expect
+    .poll(async () => Number(await room.getAttribute('data-corners')), { timeout: 20_000 })
+    .toBeGreaterThan(50_000);
+  // From above it is white between its laps; from below it is green.
+  await choose(page, 'Where the eye is', 'Over the deck');
+  await expect.poll(async () => (await greenIn(room)).places, { timeout: 10_000 }).toBeGreaterThan(150);
+  expect((await greenIn(room)).middle).toBe(false);
+  await choose(page, 'Where the eye is', 'Along the bottom');
+  await expect.poll(async () => (await greenIn(room)).middle, { timeout: 10_000 }).toBe(true);
+});
+
 test('the room: two clicks measure it, another board stands in it, it is filmed, and it is small beside the drawing', async ({
   page,
 }) => {

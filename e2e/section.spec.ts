@@ -1,5 +1,5 @@
 // The section as the large drawing: rail, crown and bottom are pulled on it, and its stations moved along the board.
-import { choose, drag, expect, litres, saved, startBoard, step, test, type } from './shed.ts';
+import { choose, drag, expect, litres, saved, startBoard, step, test, type, visit } from './shed.ts';
 
 /** What is pulled on the whole section. */
 const pull = (name: string) => `.whole-section [data-pull="${name}"]`;
@@ -54,6 +54,18 @@ test('the rail is drawn larger beside it: pulled there too, with its bands, held
   await expect(apex).toHaveValue('30');
   await drag(page, large.locator('[data-pull="apex"] .grab'), 0, -14);
   await expect(apex).not.toHaveValue('30');
+  const radius = page.getByLabel('Edge radius, 12 in from tail');
+  await expect(radius).toHaveValue('1/8');
+  await drag(page, large.locator('[data-pull="edge"] .grab'), -24, 0);
+  await expect(radius).not.toHaveValue('1/8');
+  await expect(page.getByRole('button', { name: /^Undo: edge radius on the section/ })).toBeVisible();
+  const hard = page.getByRole('spinbutton', { name: 'Edge, 12 in from tail' });
+  await expect(hard).toHaveValue('40');
+  await drag(page, large.locator('[data-pull="edge"] .grab'), 0, -25);
+  await expect(hard).toHaveValue('65');
+  await large.locator('[data-pull="edge"]').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(hard).toHaveValue('60');
   await large.getByRole('button', { name: 'Bands' }).click();
   await expect(large.getByTestId('bands-on-rail')).toHaveCount(1);
   await expect(page.getByTestId('section-against')).toHaveCount(0);
@@ -221,6 +233,10 @@ test('the palette does everything by typing, and the words of the trade are said
   await page.getByPlaceholder('Do something, or open a board').fill('rails');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
+  // Steps and parts of making say their own word too.
+  await expect(
+    page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: /\bRocker\b/ }),
+  ).toHaveAccessibleDescription(/^The curve of the bottom from the side/);
   await page.locator('[data-term="tuck"]').hover();
   await expect(page.getByRole('tooltip')).toContainText('How far the bottom edge sits inside the apex');
   await page.keyboard.press('Control+k');
@@ -232,4 +248,15 @@ test('the palette does everything by typing, and the words of the trade are said
   await expect(page.getByRole('dialog')).toContainText('60/40 has sixty parts');
   await page.getByLabel('Look up a word').fill('zzz');
   await expect(page.getByRole('dialog')).toContainText('No word like that');
+  await page.keyboard.press('Escape');
+  // So are those of the shelf, the settings and a rider's card.
+  for (const [path, word, says] of [
+    ['/shelf?part=figures', 'potLife', 'How long resin can be worked'],
+    ['/settings', 'school', 'One of several ways good shapers do it'],
+    ['/riders/maren', 'quiver', 'The boards one rider has'],
+  ] as const) {
+    await visit(page, path);
+    await page.locator(`[data-term="${word}"]`).first().hover();
+    await expect(page.getByRole('tooltip').filter({ hasText: says })).toBeVisible();
+  }
 });

@@ -76,6 +76,19 @@ export async function makePart(page: Page, name: string): Promise<void> {
   await page.getByRole('radiogroup', { name: 'What is made' }).getByText(name, { exact: true }).click();
 }
 
+/** Opens a page of the part of the Make step that is open, or of the Check. */
+export async function makePage(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('radiogroup', { name: /^(Cut from|Which cuts|Which papers|Measured with|What is looked at)$/ })
+    .getByText(name)
+    .click();
+}
+
+/** Opens a version in the row of them. */
+export async function openVersion(within: Page | Locator, no: number): Promise<void> {
+  await within.getByRole('button', { name: new RegExp(`^Version ${no},`) }).click();
+}
+
 /** Picks a tail or a nose from its pictures. */
 export async function pickEnd(page: Page, end: 'Tail' | 'Nose', kind: string): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${end}: `) }).click();

@@ -42,7 +42,7 @@ test('a model stands in its sizes, the run is changed, one is put on the rack, t
 });
 
 test('a measured board begins as its station table, and a table that is none is refused', async ({ page }) => {
-  await page.goto('/bay/skarn-slack-118/make?part=paper');
+  await page.goto('/bay/skarn-slack-118/make?part=paper&page=lines');
   const csv = await taken(page, () => page.getByRole('button', { name: 'Station table (CSV)' }).click());
   await page.goto('/');
   const give = (name: string, buffer: Buffer) =>

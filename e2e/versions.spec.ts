@@ -1,5 +1,5 @@
 // A board's memory: versions, rides, going back, the winner, and what comes of it.
-import { choose, expect, makePart, saved, startBoard, step, test, type } from './shed.ts';
+import { choose, expect, makePart, openVersion, saved, startBoard, step, test, type } from './shed.ts';
 
 test('a board is ridden three times, changed twice, gone back to once and kept as a winner; nothing is lost', async ({
   page,
@@ -35,7 +35,7 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
     .click();
   await expect(versions).toHaveCount(2);
   await expect(versions.nth(1)).toContainText('It pearls on every late drop');
-  await expect(versions.nth(1).locator('.felt')).toHaveText(' worse');
+  await expect(versions.nth(1).locator('.rides .felt')).toHaveText(' worse');
   await expect(versions.nth(0).getByTestId('version-changed')).toContainText('Against 1: Nose lift 5 1/8 to 5 1/4.');
 
   await noted('Slides in cutbacks', 'better');
@@ -54,6 +54,7 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await expect(ride.getByTestId('working')).toContainText('19 1/4 to 19 1/2');
 
   // Back to the second: what was worked on is a version of its own first.
+  await openVersion(ride, 2);
   await ride.getByRole('button', { name: 'Go back to version 2' }).click();
   await expect(versions).toHaveCount(4);
   await expect(versions.first()).toContainText('as it was before going back to 2');
@@ -69,6 +70,8 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await expect(ride.locator('[data-version="3"]')).toContainText('Kit on it');
 
   // The winner, with what it weighed.
+  await openVersion(ride, 3);
+  await expect(ride.getByText('Kit on it')).toBeVisible();
   await ride.getByRole('button', { name: 'Keep version 3 as the winner' }).click();
   await ride.getByLabel('Finished weight').fill('2.65');
   await ride.getByLabel('Flex in words').fill('lively');
@@ -79,6 +82,7 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
   await saved(page);
   await page.reload();
   await expect(versions).toHaveCount(4);
+  await openVersion(ride, 3);
   await expect(ride.locator('[data-version="3"] .winner')).toBeVisible();
   const other = await context.newPage();
   await other.goto(page.url());
@@ -87,6 +91,7 @@ test('a board is ridden three times, changed twice, gone back to once and kept a
 
   // A branch is a board of its own, for nobody yet; undo here takes nothing from there.
   const drawnFrom = page.url();
+  await openVersion(ride, 4);
   await ride.getByRole('button', { name: 'Branch from version 4' }).click();
   await expect(page.getByRole('heading', { name: /Slack Water 2|Slack Water 1\d\d/ })).toBeVisible();
   await expect(headline).toContainText('19 1/2');

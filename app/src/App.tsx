@@ -1,7 +1,8 @@
-import { Button, ConfigProvider, Result, Spin } from 'antd';
+import { Button, ConfigProvider, Spin } from 'antd';
 import { lazy, Suspense, useEffect, useLayoutEffect, useState } from 'react';
 import { BrowserRouter, Link, Navigate, Route, Routes } from 'react-router';
 import { BackupRhythm } from './parts/BackupRhythm.tsx';
+import { Instead } from './parts/Instead.tsx';
 import { Mishap } from './parts/Mishap.tsx';
 import { PaletteKey } from './screens/palette/PaletteKey.tsx';
 import { Rack } from './screens/rack/Rack.tsx';
@@ -77,16 +78,14 @@ export function App() {
     <ConfigProvider theme={antdTheme(light)} wave={{ disabled: true }} csp={nonce === undefined ? {} : { nonce }}>
       {status === 'loading' && <Opening />}
       {status === 'failed' && (
-        <Result
-          status="warning"
+        <Instead
           title="The shed could not be opened"
-          subTitle={`The browser’s own store said: ${failure ?? 'nothing'}. Nothing in it was changed. Private windows and full disks are the usual reasons.`}
-          extra={
-            <Button type="primary" onClick={() => window.location.reload()}>
-              Try again
-            </Button>
-          }
-        />
+          why={`The browser’s own store said: ${failure ?? 'nothing'}. Nothing in it was changed. Private windows and full disks are the usual reasons.`}
+        >
+          <Button type="primary" onClick={() => window.location.reload()}>
+            Try again
+          </Button>
+        </Instead>
       )}
       {status === 'ready' && (
         <BrowserRouter>
@@ -116,7 +115,9 @@ export function App() {
                 <Route
                   path="*"
                   element={
-                    <Result title="There is nothing at this address" extra={<Link to="/">Go to the rack</Link>} />
+                    <Instead title="There is nothing at this address">
+                      <Link to="/">Go to the rack</Link>
+                    </Instead>
                   }
                 />
               </Routes>

@@ -1,6 +1,7 @@
-import { Button, Result } from 'antd';
+import { Button } from 'antd';
 import { Component, type ReactNode, useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { Instead } from './Instead.tsx';
 import { noteMishap } from '../store/shed.ts';
 
 interface MishapProps {
@@ -43,19 +44,15 @@ function Said({ said, on }: { said: string; on: () => void }) {
     ? 'That part of the app is not in this browser yet, and the server does not answer.'
     : `It said: ${said}.`;
   return (
-    <Result
-      status="warning"
+    <Instead
       title="This screen could not be drawn"
-      subTitle={`${why} Boards, riders and prices are kept as they were when you last saw “Saved”.`}
-      extra={[
-        // Within the page: it must not be left while there is no server to bring it back.
-        <Button key="rack" type="primary" onClick={() => void navigate('/')}>
-          Back to the rack
-        </Button>,
-        <Button key="again" onClick={() => window.location.reload()}>
-          Try again
-        </Button>,
-      ]}
-    />
+      why={`${why} Boards, riders and prices are kept as they were when you last saw “Saved”.`}
+    >
+      {/* Within the page: it must not be left while there is no server to bring it back. */}
+      <Button type="primary" onClick={() => void navigate('/')}>
+        Back to the rack
+      </Button>
+      <Button onClick={() => window.location.reload()}>Try again</Button>
+    </Instead>
   );
 }

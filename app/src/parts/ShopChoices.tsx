@@ -11,7 +11,7 @@ const STYLES = [
 ] as const;
 
 /** Units and light: what is changed often enough to be at hand on every screen. */
-export function ShopChoices() {
+export default function ShopChoices() {
   const settings = useShed((shed) => shed.settings);
   return (
     <>

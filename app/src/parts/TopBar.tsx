@@ -1,9 +1,11 @@
 import { Button, Popover } from 'antd';
 import { SettingOutlined } from '@ant-design/icons';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useShed } from '../store/shed.ts';
-import { ShopChoices } from './ShopChoices.tsx';
+
+/** Asked for now and then: it comes when it is opened. */
+const ShopChoices = lazy(() => import('./ShopChoices.tsx'));
 
 /** How saving stands, quietly unless it failed. */
 function SaveMark() {
@@ -54,7 +56,9 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
         <Popover
           content={
             <div className="fit-230 stack-12">
-              <ShopChoices />
+              <Suspense fallback={null}>
+                <ShopChoices />
+              </Suspense>
               <Link to="/settings">All settings</Link>
               <Link to="/keeping">Back-up</Link>
             </div>

@@ -5,6 +5,8 @@ import type { Settings } from '@june-tide/core/record';
 export function antdTheme(light: Settings['light']): ThemeConfig {
   const day = light === 'day';
   return {
+    // Its styles are made at the build: antdCss.ts.
+    zeroRuntime: true,
     algorithm: day ? theme.defaultAlgorithm : theme.darkAlgorithm,
     token: {
       fontFamily: '"Archivo Variable", system-ui, sans-serif',
@@ -22,6 +24,8 @@ export function antdTheme(light: Settings['light']): ThemeConfig {
       colorBgElevated: day ? '#f6f2e8' : '#12373a',
       colorBorder: day ? '#827d6f' : '#5d8480',
       colorTextLightSolid: day ? '#fdfbf6' : '#0b2629',
+      // A chosen line that is pointed at: made of the primary colour it would be dark on dark.
+      controlItemBgActiveHover: day ? '#e6dfcf' : '#22555a',
       controlHeight: 36,
       motion: false,
       boxShadow: 'none',

@@ -1,28 +1,12 @@
-import type { Board } from '../document/schema.ts';
+import { demoModel, demoRecord } from './demoRecord.ts';
 import { joinedOutlines } from '../edit/join.ts';
 import { complaintsFor } from '../judge/complaints.ts';
 import { lever, type LeverId } from '../judge/levers.ts';
-import { modelNamed } from '../models/models.ts';
 import type { BoardRecord } from '../record/record.ts';
 import type { Felt, Ride } from '../record/ride.ts';
 import { atVersion, parentOf, versionMade, withChangeTaken, withFrozen } from '../record/versions.ts';
 
 /** Boards of the invented shed with a past: rounds of rides and changes, wrong turns among them. */
-
-export type DemoRecord = (
-  id: string,
-  number: number,
-  riderId: string | null,
-  day: string,
-  board: Board,
-  more?: Partial<BoardRecord>,
-) => BoardRecord;
-
-const model = (name: string): Board => {
-  const board = modelNamed(name);
-  if (!board) throw new RangeError(`demo: no model ${name}`);
-  return board;
-};
 
 interface Round {
   on: string;
@@ -75,9 +59,9 @@ function changed(record: BoardRecord, on: string, no: number, id: LeverId, steps
 }
 
 /** Eight versions of one small-wave board in a summer, ridden by three; two of them wrong turns, the seventh the one. */
-function pennyStep(record: DemoRecord): BoardRecord {
+function pennyStep(): BoardRecord {
   const id = 'skarn-penny-2';
-  let penny = record(id, 2, 'ana', '2026-03-12', model('Penny Step'));
+  let penny = demoRecord(id, 2, 'ana', '2026-03-12', demoModel('Penny Step'));
   penny = versionMade(penny, { id: `${id}-v1`, on: '2026-03-20', how: 'cut', why: 'the first, for Ana’s beach break' });
   penny = { ...penny, blankCut: true };
   const at = (round: Round) => (penny = ridden(penny, round));
@@ -208,27 +192,27 @@ function pennyStep(record: DemoRecord): BoardRecord {
 }
 
 /** The winner made again for Kit, drawn on a little since: not the winner any more. */
-function drifted(record: DemoRecord, winner: BoardRecord): BoardRecord {
+function drifted(winner: BoardRecord): BoardRecord {
   const version = winner.versions?.find(({ frozen }) => frozen);
   const board = version?.board ?? winner.board;
-  const copy = record('skarn-penny-3', 3, 'kit', '2026-09-20', lever('noseRocker').move(board, -1), {
+  const copy = demoRecord('skarn-penny-3', 3, 'kit', '2026-09-20', lever('noseRocker').move(board, -1), {
     parents: [parentOf(winner, 'copy', version?.id)],
   });
   return { ...copy, board: { ...copy.board, notes: 'The winner again for Kit; the nose let down an eighth since.' } };
 }
 
 /** The front of one board on the back of another, each a parent. */
-function joined(record: DemoRecord, front: BoardRecord, back: BoardRecord): BoardRecord {
+function joined(front: BoardRecord, back: BoardRecord): BoardRecord {
   const made = joinedOutlines(front.board, back.board);
   const board = { ...made.board, name: 'Half Tide', notes: 'Penny Step’s nose on the fish’s tail, for weak days.' };
-  return record('skarn-half-1', 1, null, '2026-10-02', board, {
+  return demoRecord('skarn-half-1', 1, null, '2026-10-02', board, {
     archived: true,
     parents: [parentOf(front, 'front', front.from), parentOf(back, 'back')],
   });
 }
 
 /** What Petra rode before: one board after the other, each drawn from the last, put away since. */
-function petrasFour(record: DemoRecord): BoardRecord[] {
+function petrasFour(): BoardRecord[] {
   const steps: readonly (readonly [
     name: string,
     day: string,
@@ -248,8 +232,8 @@ function petrasFour(record: DemoRecord): BoardRecord[] {
     const number = (numbers.get(name) ?? 0) + 1;
     numbers.set(name, number);
     const before = out.at(-1);
-    const board = count === 0 ? model(name) : lever(id).move(model(name), count);
-    const made = record(`skarn-petra-${out.length + 1}`, number, 'petra', day, board, {
+    const board = count === 0 ? demoModel(name) : lever(id).move(demoModel(name), count);
+    const made = demoRecord(`skarn-petra-${out.length + 1}`, number, 'petra', day, board, {
       archived: true,
       order: { stage: 'rideAway', on: day, doneOn: day },
       ...(before ? { parents: [parentOf(before, 'next', before.from)] } : {}),
@@ -272,8 +256,9 @@ function petrasFour(record: DemoRecord): BoardRecord[] {
 /** What Petra weighed with each of them. */
 const PETRA_kg = [66, 68, 69, 70] as const;
 
-/** Boards with a past. @param kettle the fish the joined board has its tail of. */
-export function recordsWithPast(record: DemoRecord, kettle: BoardRecord): BoardRecord[] {
-  const penny = pennyStep(record);
-  return [penny, drifted(record, penny), joined(record, penny, kettle), ...petrasFour(record)];
+/** Boards with a past, and the fish that the joined one has its tail of. */
+export function boardsWithPast(): BoardRecord[] {
+  const kettle = demoRecord('skarn-kettle-7', 7, 'kit', '2026-05-02', demoModel('Kettle'));
+  const penny = pennyStep();
+  return [penny, drifted(penny), joined(penny, kettle), ...petrasFour(), kettle];
 }

@@ -2,9 +2,9 @@ import type { BoardRecord } from '../record/record.ts';
 import type { Board } from '../document/schema.ts';
 import { type GlassSchedule, USUAL_SCHEDULE } from '../make/glass.ts';
 import { type Day, dayAfter } from '../make/workingDays.ts';
-import { modelNamed } from '../models/models.ts';
 import type { Rider } from '../rider/rider.ts';
-import { recordsWithPast } from './demoHistory.ts';
+import { demoModel, demoRecord } from './demoRecord.ts';
+import past from './past.json' with { type: 'json' };
 import { INCH_mm } from '../units/length.ts';
 
 /** The invented shed at Skarn Point: riders and boards to look round with. Nothing here is a fact of the trade. */
@@ -56,31 +56,11 @@ function rider(
   };
 }
 
-function resized(model: string, change: (board: Board) => Board = (board) => board): Board {
-  const board = modelNamed(model);
-  if (!board) throw new RangeError(`demo: no model ${model}`);
-  return change(board);
-}
-
-/** The boards on the rack of a new shed; some are on the line, due in the weeks after the day it is opened. */
+/**
+ * The boards on the rack of a new shed; some are on the line, due in the weeks after the day it is opened. Those with a past are made
+ * once and kept beside this file: the first opening of the app waits for none of the work they were.
+ */
 export function demoRecords(today: Day): BoardRecord[] {
-  const record = (
-    id: string,
-    number: number,
-    riderId: string | null,
-    day: string,
-    board: Board,
-    ordered: Partial<BoardRecord> = {},
-  ): BoardRecord => ({
-    ...ordered,
-    id,
-    number,
-    riderId,
-    board,
-    rides: [],
-    createdAt: `${day}T09:00:00.000Z`,
-    updatedAt: `${day}T16:30:00.000Z`,
-  });
   const longer: (board: Board) => Board = (board) => ({
     ...board,
     length_mm: board.length_mm + 2 * INCH_mm,
@@ -99,25 +79,23 @@ export function demoRecords(today: Day): BoardRecord[] {
   };
   const epoxy: GlassSchedule = { resin: 'epoxy', deck: ['e4', 's4'], bottom: ['e4'], finish: 'sanded' };
   const heavy: GlassSchedule = { resin: 'polyester', deck: ['e6', 'e6'], bottom: ['e6'], finish: 'gloss' };
-  const kettle = record('skarn-kettle-7', 7, 'kit', '2026-05-02', resized('Kettle'));
   return [
-    ...recordsWithPast(record, kettle),
-    kettle,
-    record('skarn-stairs-3', 3, 'jory', '2026-08-21', resized('Two Stairs'), {
+    ...structuredClone(past as unknown as readonly BoardRecord[]),
+    demoRecord('skarn-stairs-3', 3, 'jory', '2026-08-21', demoModel('Two Stairs'), {
       ...on('brief', 30, epoxy, 'grey rails', 'jory'),
     }),
-    record('skarn-slack-104', 104, 'maren', '2026-02-03', resized('Slack Water')),
-    record('skarn-slack-118', 118, 'maren', '2026-11-16', resized('Slack Water', longer), {
+    demoRecord('skarn-slack-104', 104, 'maren', '2026-02-03', demoModel('Slack Water')),
+    demoRecord('skarn-slack-118', 118, 'maren', '2026-11-16', longer(demoModel('Slack Water')), {
       ...on('shape', 16, USUAL_SCHEDULE, 'clear, one grey pinline', 'maren'),
       blankId: 'shelf-6-8-pu',
     }),
-    record('skarn-gannet-2', 2, 'ruan', '2026-09-30', resized('Gannet'), {
+    demoRecord('skarn-gannet-2', 2, 'ruan', '2026-09-30', demoModel('Gannet'), {
       ...on('sand', 2, USUAL_SCHEDULE, 'clear', 'ruan'),
     }),
-    record('skarn-lamp-5', 5, 'petra', '2026-10-14', resized('Lamplight'), {
+    demoRecord('skarn-lamp-5', 5, 'petra', '2026-10-14', demoModel('Lamplight'), {
       ...on('glass', 12, heavy, 'bottle green tint, cut laps', 'petra'),
     }),
-    record('skarn-quay-9', 9, 'ines', '2026-06-18', resized('Long Quay')),
-    record('skarn-ledge-4', 4, 'ruan', '2026-01-22', resized('North Ledge')),
+    demoRecord('skarn-quay-9', 9, 'ines', '2026-06-18', demoModel('Long Quay')),
+    demoRecord('skarn-ledge-4', 4, 'ruan', '2026-01-22', demoModel('North Ledge')),
   ];
 }

@@ -119,6 +119,13 @@ export const GLOSSARY = {
   template: entry('Template', 'A half outline or a rocker line at full size, to draw along.'),
   planing: entry('Planing', 'Taking foam off in passes: how deep and how many is worked out for the blank.'),
   lap: entry('Lap', 'The cloth that wraps round the rail onto the other side.'),
+  hotCoat: entry('Hot coat', 'The coat of resin over the glass that fills its weave and is sanded.'),
+  gloss: entry('Gloss', 'A last coat of resin, rubbed out to a shine; it adds weight.'),
+  potLife: entry('Pot life', 'How long resin can be worked once it is mixed; a warm shed shortens it.'),
+  foamWeight: entry('Foam by the pound', 'EPS is sold by what a cubic foot of it weighs: 1, 1 1/2 or 2 lb.'),
+  stage: entry('Stage', 'One thing done to a board on its way through the shop, in a set order.'),
+  hands: entry('Hands', 'Hours somebody works on it; what waits for resin to cure is counted in days beside.'),
+  quiver: entry('Quiver', 'The boards one rider has, each for its own waves.'),
   asBuilt: entry('As built', 'The board as it was measured when it was done, not as it was drawn.'),
 } as const satisfies Readonly<Record<string, GlossaryEntry>>;
 export type Word = keyof typeof GLOSSARY;

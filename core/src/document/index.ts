@@ -1,5 +1,6 @@
 export {
   APEX,
+  EDGE_RADIUS_mm,
   isWithin,
   LENGTH_mm,
   MOST_DECK_FEATURES,

@@ -1,5 +1,5 @@
 export { besidesIn, changesFor, COMPLAINTS, complaintsFor, nearestComplaints, pushedFar } from './complaints.ts';
-export { cureSteps, judged, type Note, verdict, writerOf } from './judge.ts';
+export { cureSteps, judged, type Note, verdict } from './judge.ts';
 export { judgementDocument } from './judgementDocument.ts';
 export { quiverOf, type Sea } from './quiver.ts';
 export { boardReading } from './reading.ts';
@@ -9,4 +9,5 @@ export type { Writer } from './rule.ts';
 export { SENSIBLE_RUN } from './rules/size.ts';
 export { compareTraits, type TraitComparison } from './traits.ts';
 export { type Softened, softenedFor } from './soften.ts';
+export { writerOf } from './writer.ts';
 export { usualRange } from './usual.ts';

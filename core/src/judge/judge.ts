@@ -1,10 +1,10 @@
 import type { Answer } from '../rider/answer.ts';
-import { formatLength, formatLitres, formatMass, type LengthStyle } from '../units/format.ts';
 import { boardIssues } from '../shape/issues.ts';
 import { shapeOf } from '../shape/shape.ts';
 import type { Case } from './case.ts';
 import { lever } from './levers.ts';
 import { type Group, type Level, LEVELS, type Rule, type Writer } from './rule.ts';
+import { writerOf } from './writer.ts';
 import { BOTTOM_RULES } from './rules/bottom.ts';
 import { FAR_RULES } from './rules/far.ts';
 import { FIN_RULES } from './rules/fins.ts';
@@ -93,19 +93,6 @@ export interface Note {
   numbers: string;
   /** The shaper’s answer, if it still stands. */
   answer?: Answer;
-}
-
-/** Writes in the shop’s units. */
-export function writerOf(style: LengthStyle, mass: 'kg' | 'lb' = 'kg'): Writer {
-  return {
-    mm: (value) => {
-      const text = formatLength(value, style);
-      return /[a-z]/.test(text) ? text : `${text} in`;
-    },
-    feet: (value) => formatLength(value, style, { feet: true }),
-    L: formatLitres,
-    kg: (value) => formatMass(value, mass),
-  };
 }
 
 /** In these units an answer’s numbers are compared, whatever the shop writes in. */

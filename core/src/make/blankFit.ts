@@ -247,12 +247,26 @@ function thinnest(margins: readonly Margin[]): number {
   return margins.reduce((worst, m) => (m.deck_mm + m.bottom_mm < worst.deck_mm + worst.bottom_mm ? m : worst)).x_mm;
 }
 
+const withUnit = (mm: number, style: LengthStyle): string => {
+  const text = formatLength(mm, style);
+  return /[a-z]/.test(text) ? text : `${text} in`;
+};
+
+/** What is missing, for a table: "too thin by 5/16 in". */
+export function shortfallBrief({ where, short_mm }: Shortfall, style: LengthStyle): string {
+  switch (where) {
+    case 'length':
+      return `too short by ${withUnit(short_mm, style)}`;
+    case 'width':
+      return `too narrow by ${withUnit(2 * short_mm, style)}`;
+    case 'deck and bottom':
+      return `too thin by ${withUnit(short_mm, style)}`;
+  }
+}
+
 /** What would make it fit, the smallest change that does, in words. */
 export function shortfallWords({ where, x_mm, short_mm }: Shortfall, style: LengthStyle): string {
-  const write = (value: number) => {
-    const text = formatLength(value, style);
-    return /[a-z]/.test(text) ? text : `${text} in`;
-  };
+  const write = (value: number) => withUnit(value, style);
   switch (where) {
     case 'length':
       return `too short by ${write(short_mm)}: the board that much shorter would lie in it`;

@@ -7,6 +7,7 @@ export {
   marginAt,
   type RankedBlank,
   rankedBlanks,
+  shortfallBrief,
   shortfallWords,
 } from './blankFit.ts';
 export { type Caution, cautionWords, foamCautions, glassCautions, stageCautions } from './cautions.ts';
@@ -38,7 +39,9 @@ export {
   readingTrouble,
   SHEET_GROUP_WORDS,
   SHEET_GROUPS,
+  type SheetGroup,
   type SheetLine,
+  toleranceOf,
 } from './measuringSheet.ts';
 export { planingPlan, type PlaningStation } from './planing.ts';
 export {
@@ -72,3 +75,4 @@ export {
 
 export { type CheckSquare, checkSquareOf, LEAST_ROLL_mm, type Paper, PAPERS, type PrintedOn } from './paper.ts';
 export { USUAL_WIRE_BLOCK, type WireBlock, wireBlockSchema, type WirePlan, wirePlan } from './hotWire.ts';
+export { type Finish, finishRead } from './colours.ts';

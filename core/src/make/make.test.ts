@@ -9,7 +9,7 @@ import { modelNamed, models } from '../models/models.ts';
 import { seeded } from '../testing/random.ts';
 import { INCH_mm } from '../units/length.ts';
 import { type BlankLines, blankLines, blankSchema, FOAM_DENSITY_kgm3, usualShelf } from './blank.ts';
-import { fitInBlank, marginAt, rankedBlanks, shortfallWords } from './blankFit.ts';
+import { fitInBlank, marginAt, rankedBlanks, shortfallBrief, shortfallWords } from './blankFit.ts';
 import { laminated, lighter, OUNCE_PER_YARD2_gm2, scheduleWords, USUAL_SCHEDULE } from './glass.ts';
 import { ASSUMPTION_KEYS, ASSUMPTIONS, glassAssumptionsSchema, USUAL_ASSUMPTIONS } from './glassAssumptions.ts';
 import { planingPlan, USUAL_PASS_mm } from './planing.ts';
@@ -77,6 +77,11 @@ describe('a board in a blank', () => {
     expect(Math.abs(fit.shortfall!.x_mm - at)).toBeLessThan(L / 48);
     expect(shortfallWords(fit.shortfall!, { kind: 'mm' })).toMatch(/^too thin 91\d.* mm from the tail by 1 mm/);
     // A width is short on both sides.
+    expect(shortfallBrief(fit.shortfall!, { kind: 'mm' })).toBe('too thin by 1 mm');
+    expect(shortfallBrief({ where: 'width', x_mm: 300, short_mm: 4 }, { kind: 'mm' })).toBe('too narrow by 8 mm');
+    expect(shortfallBrief({ where: 'length', x_mm: 0, short_mm: 25.4 }, { kind: 'fraction', denominator: 16 })).toBe(
+      'too short by 1 in',
+    );
     expect(shortfallWords({ where: 'width', x_mm: 300, short_mm: 4 }, { kind: 'mm' })).toBe(
       'too narrow 300 mm from the tail by 8 mm: that much off the width there',
     );

@@ -183,7 +183,8 @@ const TOLERANCE: Readonly<Record<SheetGroup, keyof Tolerances>> = {
   card: 'rail_mm',
   bottom: 'bottom_mm',
 };
-const toleranceOf = (group: SheetGroup, tolerances: Tolerances): number => tolerances[TOLERANCE[group]];
+/** How far off its design a reading of a group may be, mm: left against right the same. */
+export const toleranceOf = (group: SheetGroup, tolerances: Tolerances): number => tolerances[TOLERANCE[group]];
 
 /** Every line that was read, against the design, in the sheet's order. At the tolerance is within it. */
 export function measuredAgainst(lines: readonly SheetLine[], readings: Readings, tolerances: Tolerances): Measured[] {

@@ -4,9 +4,9 @@ import { SETUP_WORDS } from '../fins/placement.ts';
 import { COMPLAINTS } from '../judge/complaints.ts';
 import type { Ability, Rider, Waves } from '../rider/rider.ts';
 import { formatLength, formatMass, type LengthStyle } from '../units/format.ts';
-import { whysOf } from './past.ts';
 import type { BoardRecord } from './record.ts';
 import type { Failure, Felt, Ride, Wind } from './ride.ts';
+import { writtenOf } from './written.ts';
 
 /** One thing that is asked of a board, or of a ride of it. */
 export type Filter =
@@ -171,26 +171,6 @@ const STATES: Readonly<Record<State, (record: BoardRecord) => boolean>> = {
   ridden: ({ rides }) => rides.length > 0,
   measured: ({ shaped }) => shaped !== undefined,
 };
-
-/** What is written of a record, found once: a record is never changed in place. */
-const written = new WeakMap<BoardRecord, string>();
-
-/** All that is written of a board but its rider’s name, in small letters. */
-export function writtenOf(record: BoardRecord): string {
-  const known = written.get(record);
-  if (known !== undefined) return known;
-  const { board, number, rides, failures, brief } = record;
-  const said = rides.map(
-    ({ words, waves, place, rider, fins }) => `${words} ${waves} ${place ?? ''} ${rider ?? ''} ${fins ?? ''}`,
-  );
-  const gone = failures?.map(({ words, done }) => `${words} ${done}`) ?? [];
-  const order = `${brief?.purpose ?? ''} ${brief?.mustHaves ?? ''}`;
-  const text = [board.name, number, FAMILY_WORDS[board.family], board.notes, order, ...said, ...whysOf(record), ...gone]
-    .join(' ')
-    .toLowerCase();
-  written.set(record, text);
-  return text;
-}
 
 /** All that is written of a board and whose it is. */
 const textOf = (record: BoardRecord, { riders }: Shed): string =>

@@ -29,7 +29,8 @@ export {
 } from './ride.ts';
 export { type Answers, answersOf } from './askAnswers.ts';
 export { filtersFrom } from './askRead.ts';
-export { answering, writtenOf, FAILURE_WORDS, type Filter, filterWords, questionSentence, WIND_WORDS } from './ask.ts';
+export { writtenOf } from './written.ts';
+export { answering, FAILURE_WORDS, type Filter, filterWords, questionSentence, WIND_WORDS } from './ask.ts';
 export { withoutTrial, withTrialChosen, withTrialDealt } from './blind.ts';
 export { rowLegible, rowPacked, rowUnpacked, stored, type StoredRecord, unstored } from './past.ts';
 export { judgedChanges, ridesOf } from './helped.ts';

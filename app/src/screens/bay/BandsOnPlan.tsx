@@ -7,8 +7,8 @@ import { useBay } from './useBay.ts';
 
 /** The lines to draw for the rail bands: those of the deck above the stringer, those under the board below it, dashed. */
 export function BandsOnPlan({ scale }: { scale: PlankScale }) {
-  const { part } = useMakePart();
-  return part === 'bands' ? <Lines scale={scale} /> : null;
+  const { part, drawn } = useMakePart();
+  return part === 'bands' && drawn ? <Lines scale={scale} /> : null;
 }
 
 function Lines({ scale }: { scale: PlankScale }) {

@@ -1,6 +1,7 @@
-import { Button, Result } from 'antd';
+import { Button } from 'antd';
 import { lazy, memo, Suspense, useCallback, useEffect, useLayoutEffect } from 'react';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useLocation, useNavigate, useParams } from 'react-router';
+import { Instead } from '../../parts/Instead.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { entryOf, putBack, recallSteps, useShed } from '../../store/shed.ts';
 import { BayBar } from './BayBar.tsx';
@@ -15,10 +16,20 @@ import { Plank } from './Plank.tsx';
 import { BoardSection } from './section/BoardSection.tsx';
 import { SectionView } from './section/SectionView.tsx';
 import { stepStations } from './section/stepStations.ts';
-import { closeSession, goToRoom, hold, openSession, showKeys, showStations, showWords, useSession } from './session.ts';
+import {
+  closeSession,
+  goToRoom,
+  hold,
+  leave,
+  openSession,
+  showKeys,
+  showStations,
+  showWords,
+  useSession,
+} from './session.ts';
 import { Stations } from './Stations.tsx';
 import { StepBench } from './steps/StepBench.tsx';
-import { type MakePart, useMakePart } from './steps/useMakePart.ts';
+import { useMakePart } from './steps/useMakePart.ts';
 import { TailView } from './TailView.tsx';
 import { CopyTicket, Ticket, TicketRest } from './Ticket.tsx';
 import { BayProvider, curveOf, isSectionStep, LiveBayProvider, type StepKey, STEPS } from './useBay.ts';
@@ -42,9 +53,6 @@ const QuietRest = memo(TicketRest);
 
 /** Steps that are about people and paper. */
 const WIDE_STEPS: ReadonlySet<StepKey> = new Set<StepKey>(['rider', 'check', 'make', 'ride']);
-
-/** Parts of making that are drawn on the plank. */
-const DRAWN_PARTS: ReadonlySet<MakePart> = new Set<MakePart>(['blank', 'bands']);
 
 /** How a step lays out its stand: a line on the plank, the section large, or the bench wide. */
 function compositionOf(step: StepKey): 'line' | 'section' | 'wide' {
@@ -70,7 +78,7 @@ export function Bay() {
   const words = useSession((session) => session.words);
   const inRoom = useSession((session) => session.inRoom);
   const pinned = useSession((session) => session.pinned);
-  const { part } = useMakePart();
+  const { drawn } = useMakePart();
   const navigate = useNavigate();
   const board = record?.board;
   useLayoutEffect(() => {
@@ -82,6 +90,10 @@ export function Bay() {
     void recallSteps(id).catch(() => undefined);
   }, [id]);
   useEffect(() => hold(undefined), [step]);
+  const { search } = useLocation();
+  useEffect(() => {
+    if (step) leave(step, search);
+  }, [step, search]);
 
   const curve = step && curveOf(step);
   const length_mm = board?.length_mm ?? 0;
@@ -110,7 +122,7 @@ export function Bay() {
   if (!record) return <NoBoard id={id} />;
   if (!value || !step) return <Navigate to={`/bay/${id}/outline`} replace />;
   const composition = compositionOf(step);
-  const strip = composition === 'wide' && !(step === 'make' && DRAWN_PARTS.has(part));
+  const strip = composition === 'wide' && !(step === 'make' && drawn);
   return (
     <BayProvider value={rested}>
       <LiveBayProvider value={value}>
@@ -166,31 +178,26 @@ function NoBoard({ id }: { id: string }) {
     return (
       <div className="page">
         <TopBar />
-        <Result
-          title="This board cannot be read"
-          subTitle="It lies in the store as it was; nothing of it is lost."
-          extra={<Link to="/keeping">See why, and what is to be done</Link>}
-        />
+        <Instead title="This board cannot be read" why="It lies in the store as it was; nothing of it is lost.">
+          <Link to="/keeping">See why, and what is to be done</Link>
+        </Instead>
       </div>
     );
   }
   return (
     <div className="page">
       <TopBar />
-      <Result
+      <Instead
         title={binned ? 'This board is in the bin' : 'This board is not on the rack'}
-        subTitle={binned ? 'It was taken off the rack; nothing of it is lost.' : 'There is no board at this address.'}
-        extra={
-          <>
-            {binned && (
-              <Button type="primary" onClick={() => putBack(id)}>
-                Put it back on the rack
-              </Button>
-            )}{' '}
-            <Link to="/">Back to the rack</Link>
-          </>
-        }
-      />
+        why={binned ? 'It was taken off the rack; nothing of it is lost.' : 'There is no board at this address.'}
+      >
+        {binned && (
+          <Button type="primary" onClick={() => putBack(id)}>
+            Put it back on the rack
+          </Button>
+        )}
+        <Link to="/">Back to the rack</Link>
+      </Instead>
     </div>
   );
 }

@@ -12,9 +12,9 @@ const STATIONS = 80;
 /** The room a chosen blank takes round the board, while the blank is being chosen. */
 export function useRoomForBlank(): Around | undefined {
   const { record, step } = useBay();
-  const { part } = useMakePart();
+  const { part, drawn } = useMakePart();
   const blank = useShed((shed) => shed.shelf.find(({ id }) => id === record.blankId));
-  const chosen = step === 'make' && part === 'blank' ? blank : undefined;
+  const chosen = step === 'make' && part === 'blank' && drawn ? blank : undefined;
   const spare_mm = chosen ? Math.max(0, chosen.length_mm - record.board.length_mm) : 0;
   return useMemo(
     () =>
@@ -32,8 +32,8 @@ export function useRoomForBlank(): Around | undefined {
 /** The blank that was taken, round the board it is cut to: from above, and from the side where it lies in it. */
 export function BlankOnPlank({ scale }: { scale: PlankScale }) {
   const { record } = useBay();
-  const { part } = useMakePart();
-  if (part !== 'blank' || record.blankId === undefined) return null;
+  const { part, drawn } = useMakePart();
+  if (part !== 'blank' || !drawn || record.blankId === undefined) return null;
   return <Chosen scale={scale} />;
 }
 
@@ -67,7 +67,7 @@ function Lines({
     <g role="img" aria-label={`${blank.name} round the board, from above and from the side`} data-testid="blank-lines">
       <path d={closed(half(1), half(-1))} className="blank-line" />
       <path d={closed(side(lines.bottom), side(lines.deck))} className="blank-line" />
-      <text x={scale.x(blank.length_mm - shift_mm) - 4} y={scale.tapeTop - 8} textAnchor="end" className="drawn-words">
+      <text x={scale.x(blank.length_mm - shift_mm) - 4} y={scale.tapeTop - 8} className="drawn-words on-wall">
         {blank.name}
       </text>
     </g>

@@ -98,7 +98,7 @@ function Drawn({ scale }: { scale: PlankScale }) {
         y={scale.centre - 8}
         size={16}
         anchor="middle"
-        after={rider ? `between ${rider.name}’s feet` : 'between the feet of anybody'}
+        after={rider ? `between ${rider.name}’s feet` : 'between the feet, as for most riders'}
       />
     </g>
   );

@@ -1,5 +1,5 @@
 import { NavLink } from 'react-router';
-import { type Board, DECK_FEATURES } from '@june-tide/core/document';
+import { type Board, DECK_FEATURES, type Word } from '@june-tide/core/document';
 import { SETUP_WORDS } from '@june-tide/core/fins';
 import { verdict } from '@june-tide/core/judge';
 import { type Blank, scheduleWords } from '@june-tide/core/make';
@@ -8,12 +8,28 @@ import { railRatio } from '@june-tide/core/rails';
 import { type BoardRecord, versionsOf } from '@june-tide/core/record';
 import { formatLength, formatMass } from '@june-tide/core/units';
 import { BuiltText, useLengthStyle } from '../../parts/Measure.tsx';
+import { saysOf } from '../../parts/Term.tsx';
 import { useShed } from '../../store/shed.ts';
+import { useSession } from './session.ts';
 import { type BayContext, STEP_WORDS, type StepKey, STEPS, useBay } from './useBay.ts';
+
+/** The word of the trade a step is about. */
+const TERMS: Readonly<Partial<Record<StepKey, Word>>> = {
+  rider: 'brief',
+  outline: 'outline',
+  rocker: 'rocker',
+  foil: 'foil',
+  deck: 'deck',
+  rails: 'rail',
+  bottom: 'contour',
+  fins: 'finSetup',
+  check: 'bayNotes',
+};
 
 /** The order of the work, each line with its present value. */
 export function JobCard() {
   const bay = useBay();
+  const left = useSession((session) => session.left);
   const style = useLengthStyle();
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const shelf = useShed((shed) => shed.shelf);
@@ -21,7 +37,13 @@ export function JobCard() {
   return (
     <nav className="job" aria-label="Order of the work">
       {STEPS.map((step, i) => (
-        <NavLink key={step} to={`../${step}`} relative="path" aria-current={bay.step === step ? 'step' : undefined}>
+        <NavLink
+          key={step}
+          to={`../${step}${left[step] ?? ''}`}
+          relative="path"
+          aria-current={bay.step === step ? 'step' : undefined}
+          title={saysOf(TERMS[step])}
+        >
           <span className="n">{i + 1}</span>
           <span className="what">{STEP_WORDS[step]}</span>
           <span className="now">

@@ -5,6 +5,7 @@ import { redo, undo } from '../../store/shed.ts';
 import { nextStation } from './section/stepStations.ts';
 import { turnHold } from './markHold.ts';
 import {
+  addressOf,
   drawTogether,
   goToRoom,
   moveHookOn,
@@ -54,7 +55,7 @@ export function bayKey(event: KeyboardEvent, { id, length_mm, wide_mm, curve, st
   else if (key === 'h') {
     const { held } = useSession.getState();
     if (curve !== undefined && held !== undefined) turnHold(id, curve, held);
-  } else if (digit >= 0) go(`/bay/${id}/${STEPS[digit]}`);
+  } else if (digit >= 0) go(addressOf(id, STEPS[digit]));
   else {
     const by = event.shiftKey ? INCH_mm / 4 : INCH_mm;
     const moves: Readonly<Record<string, (x: number) => number>> = {

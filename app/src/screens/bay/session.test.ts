@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { modelNamed } from '@june-tide/core/models';
 import { bayKey } from './bayKeys.ts';
-import { closeSession, hold, layOver, moveHookOn, openSession, useSession } from './session.ts';
+import { closeSession, hold, layOver, leave, moveHookOn, openSession, useSession } from './session.ts';
 
 const slack = modelNamed('Slack Water')!;
 const state = () => useSession.getState();
@@ -83,6 +83,9 @@ describe('keys in the bay', () => {
     press('0');
     press('-');
     expect(went).toEqual(['/bay/ours/outline', '/bay/ours/make', '/bay/ours/ride']);
+    leave('make', '?part=blank&page=plan');
+    press('0');
+    expect(went.at(-1)).toBe('/bay/ours/make?part=blank&page=plan');
     press('?');
     expect(state().keys).toBe(true);
     press('r');

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { Board } from '@june-tide/core/document';
 import { INCH_mm } from '@june-tide/core/units';
 import type { OverChoice } from './over.ts';
+import type { StepKey } from './useBay.ts';
 
 /** What a hand has open in the bay and no disk keeps: of one board, begun anew with each. */
 export interface BaySession {
@@ -31,6 +32,8 @@ export interface BaySession {
   together: boolean;
   /** Which edge of a fin's base its distance from the tail is told to. */
   finEdge: FinEdge;
+  /** What of each step was open when it was left, as its address has it: `?part=blank`. */
+  left: Readonly<Partial<Record<StepKey, string>>>;
 }
 
 /** Shops measure to the one or to the other. */
@@ -53,6 +56,7 @@ const fresh = (id: string, opened: Board | undefined): BaySession => ({
   drawn: { rail: false, concave: false },
   together: false,
   finEdge: 'trailing',
+  left: {},
 });
 
 export const useSession = create<BaySession>(() => fresh('', undefined));
@@ -86,4 +90,12 @@ export const turnLine = (line: ProfileLine): void =>
   useSession.setState(({ drawn }) => ({ drawn: { ...drawn, [line]: !drawn[line] } }));
 
 export const tellFinEdge = (finEdge: FinEdge): void => useSession.setState({ finEdge });
+/** Keeps what of a step is open, so that it is found again when one comes back to it. */
+export const leave = (step: StepKey, search: string): void =>
+  useSession.setState(({ left }) => (left[step] === search ? {} : { left: { ...left, [step]: search } }));
+
+/** Where a step of a board is, with what of it was open. */
+export const addressOf = (id: string, step: StepKey): string =>
+  `/bay/${id}/${step}${useSession.getState().left[step] ?? ''}`;
+
 export const drawTogether = (together: boolean): void => useSession.setState({ together });

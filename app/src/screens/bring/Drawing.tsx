@@ -135,7 +135,7 @@ export function Drawing() {
               {made.misfits.some(({ of }) => of === 'outline') && <UsualArea board={made.board} />}
               <p className="quiet">
                 {made.misfits.some(({ of }) => of === 'rocker')
-                  ? 'Rails, contours and fins, which no drawing told, are as on the model that comes nearest.'
+                  ? 'No drawing tells rails, contours or fins: they are as on the model that comes nearest.'
                   : 'Rocker, foil, rails, contours and fins are as on the model that comes nearest: bring in a profile as well, or draw them on in the bay.'}
               </p>
               <Uneven plan={made.plan} />

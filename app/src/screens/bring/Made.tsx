@@ -60,7 +60,6 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
             <Measure mm={board.length_mm} feet /> × <Measure mm={board.outline.width_mm} /> ×{' '}
             <Measure mm={board.foil.thickness_mm} />, {formatLitres(measuresFor(board).volume_L)}
           </p>
-          {children}
           <Input
             aria-label="Name of the board"
             placeholder="Its name"
@@ -68,7 +67,7 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
             value={name}
             onChange={(event) => setName(event.target.value)}
           />
-          <div className="row-of-tools">
+          <div className="row-of-tools below-6">
             <Button
               type="primary"
               disabled={going !== undefined}
@@ -80,6 +79,8 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
               Put it on the rack
             </Button>
           </div>
+          {/* Under the button: what is said grows and shrinks with each reading, and a button must not move from under the hand. */}
+          {children}
         </>
       )}
     </section>

@@ -134,8 +134,8 @@ export function Photo() {
               {made.misfits.some(({ of }) => of === 'outline') && <UsualArea board={made.board} />}
               <Uneven plan={made.plan} />
               <p className="quiet">
-                What no picture told is as on the model that comes nearest. The outline of a picture is where the rail
-                is widest seen from above, its profile the far edge of deck and bottom: step back and zoom in.
+                What the picture does not show is as on the model that comes nearest. The outline of a picture is where
+                the rail is widest seen from above, its profile the far edge of deck and bottom: step back and zoom in.
               </p>
             </>
           )}

@@ -11,6 +11,7 @@ import {
 } from '@june-tide/core/make';
 import { dayWords } from '../../parts/days.ts';
 import { useDone } from '../../parts/useDone.tsx';
+import { Term } from '../../parts/Term.tsx';
 import { changeWorkshop, useShed } from '../../store/shed.ts';
 import type { OnLine } from './onLine.ts';
 
@@ -40,8 +41,12 @@ export function StagesForm({ open, onClose, boards }: StagesFormProps) {
       <table className="marks" aria-label="Stages">
         <thead>
           <tr>
-            <th scope="col">Stage</th>
-            <th scope="col">Hands, h</th>
+            <th scope="col">
+              <Term of="stage" />
+            </th>
+            <th scope="col">
+              <Term of="hands">Hands, h</Term>
+            </th>
             <th scope="col">Then waits, days</th>
             <th scope="col">
               <span className="visually-hidden">Order</span>

@@ -85,7 +85,7 @@ export function Measured() {
             aria-label="Tail of the board"
             className="fit-all below-8"
             allowClear
-            placeholder="Its tail, which no tape tells"
+            placeholder="Its tail: a tape does not tell"
             value={tail ?? null}
             options={TAIL_KINDS.map((value) => ({
               value,

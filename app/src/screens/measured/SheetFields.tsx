@@ -51,7 +51,7 @@ export function SheetFields(props: SheetFieldsProps) {
 }
 
 const HOW: Readonly<Partial<Record<Tool, string>>> = {
-  across: 'From edge to edge, fins out. Light under it is a hollow; where it rocks, less than nothing: -1/8.',
+  across: 'From edge to edge, fins out. Light under it is a hollow; where it rocks, with a minus: -1/8.',
   jaws: 'Deck to bottom, half way from the stringer to the rail and an inch in from the rail.',
 };
 

@@ -1,5 +1,5 @@
 import { Input } from 'antd';
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { BoardRecord } from '@june-tide/core/record';
 import { FOOT_mm } from '@june-tide/core/units';
@@ -8,13 +8,14 @@ import { TopBar } from '../../parts/TopBar.tsx';
 import { type Done, useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
 import { useShed } from '../../store/shed.ts';
-import { Asked } from './Asked.tsx';
 import { found, type Order, riderNameOf, type Which } from './found.ts';
 import { RackFoot } from './RackFoot.tsx';
-import { RackOrder } from './RackOrder.tsx';
 import { useFewAtATime } from './useFewAtATime.ts';
 import { useQuestion } from './useQuestion.ts';
 import { Stood } from './Stood.tsx';
+
+/** The boards stand before it is there to choose from. */
+const RackOrder = lazy(() => import('./RackOrder.tsx'));
 
 const LEFT = 66;
 const CAPTION = 108;
@@ -37,10 +38,10 @@ export function Rack() {
   const { width, height } = useSize(wall);
   const { say, refuse, holder } = useDone();
 
-  const { filters, drop } = useQuestion(find);
+  const { filters, drop, asking } = useQuestion(find);
   const shown = useMemo(
-    () => found(family === 'bin' ? bin : records, riders, { filters, family, order }),
-    [records, bin, riders, filters, order, family],
+    () => found(family === 'bin' ? bin : records, riders, { filters, asking, family, order }),
+    [records, bin, riders, filters, asking, order, family],
   );
 
   const longest = Math.max(2600, ...shown.map((r) => r.board.length_mm));
@@ -63,7 +64,9 @@ export function Rack() {
           onChange={(event) => setFind(event.target.value)}
           className="rack-find"
         />
-        <RackOrder order={order} setOrder={setOrder} which={family} setWhich={setFamily} binned={binned} />
+        <Suspense fallback={<span className="rack-order-room" />}>
+          <RackOrder order={order} setOrder={setOrder} which={family} setWhich={setFamily} binned={binned} />
+        </Suspense>
       </TopBar>
       <main className="rack">
         <div className="heading">
@@ -72,7 +75,7 @@ export function Rack() {
             {shown.length === 1 ? 'One board' : `${shown.length} boards`} at one true scale. Lines are feet.
             <Unread />
           </p>
-          {filters.length > 0 && <Asked filters={filters} drop={drop} found={shown} />}
+          {asking && filters.length > 0 && <asking.Asked filters={filters} drop={drop} found={shown} />}
         </div>
         <div className="rack-wall" ref={wall} onScroll={(event) => setScrolled(event.currentTarget.scrollLeft)}>
           {height > 0 && (

@@ -11,7 +11,7 @@ interface RackOrderProps {
 }
 
 /** In which order boards stand, and which of them. */
-export function RackOrder({ order, setOrder, which, setWhich, binned }: RackOrderProps) {
+export default function RackOrder({ order, setOrder, which, setWhich, binned }: RackOrderProps) {
   return (
     <>
       <Segmented<Order>

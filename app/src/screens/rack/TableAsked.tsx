@@ -29,7 +29,7 @@ const KEY_WORDS: Readonly<Record<TableKey | 'none', string>> = {
 const FROM_WORDS: Readonly<Record<TableFrom, string>> = {
   tail: 'the tail',
   nose: 'the nose',
-  centre: 'the centre, tail side less than nothing',
+  centre: 'the centre, with a minus toward the tail',
   wide: 'the wide point',
 };
 const SEPARATOR_WORDS: Readonly<Record<string, string>> = {

@@ -1,5 +1,5 @@
 import type { Family } from '@june-tide/core/document';
-import { answering, type BoardRecord, type Filter } from '@june-tide/core/record';
+import type { answering, BoardRecord, Filter } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 import { litresOf } from '../../store/shed.ts';
 
@@ -9,6 +9,8 @@ export type Which = Family | 'all' | 'orders' | 'models' | 'archived' | 'bin';
 
 interface Asked {
   filters: readonly Filter[];
+  /** What answers it; none before anything was asked. */
+  asking: { answering: typeof answering } | undefined;
   family: Which;
   order: Order;
 }
@@ -21,7 +23,7 @@ export const riderNameOf = ({ riderId }: BoardRecord, riders: Readonly<Record<st
 export function found(
   records: Readonly<Record<string, BoardRecord>>,
   riders: Readonly<Record<string, Rider>>,
-  { filters, family, order }: Asked,
+  { filters, asking, family, order }: Asked,
 ): BoardRecord[] {
   // Boards for nobody come last.
   const name = (record: BoardRecord) => riderNameOf(record, riders) || '\uffff';
@@ -39,7 +41,8 @@ export function found(
     if (family === 'orders') return record.model !== true;
     return family === 'all' || record.board.family === family;
   };
-  return answering(Object.values(records).filter(kind), filters, { riders, litresOf }).sort(
+  const of = Object.values(records).filter(kind);
+  return (asking ? asking.answering(of, filters, { riders, litresOf }) : of).sort(
     (a, b) => before[order](a, b) || a.board.length_mm - b.board.length_mm || a.id.localeCompare(b.id),
   );
 }

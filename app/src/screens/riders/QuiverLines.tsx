@@ -3,6 +3,7 @@ import { quiverOf, type Sea } from '@june-tide/core/judge';
 import type { BoardRecord } from '@june-tide/core/record';
 import type { Rider } from '@june-tide/core/rider';
 import { WAVE_POWER_WORDS, WAVE_SIZE_WORDS } from '../../parts/words.ts';
+import { Term } from '../../parts/Term.tsx';
 import { factsFor } from '../../store/derived.ts';
 import { useShed } from '../../store/shed.ts';
 
@@ -31,7 +32,9 @@ export function QuiverLines({ rider, records }: { rider: Rider; records: readonl
     setTrip(inTrip(sea) ? trip.filter((other) => keyOf(other) !== keyOf(sea)) : [...trip, sea]);
   return (
     <div role="group" aria-label="Quiver">
-      <h3>Quiver</h3>
+      <h3>
+        <Term of="quiver" />
+      </h3>
       <table className="quiver" aria-label="Which board goes in which waves">
         <thead>
           <tr>
@@ -85,7 +88,7 @@ export function QuiverLines({ rider, records }: { rider: Rider; records: readonl
       </p>
       <p className="above-0" data-testid="quiver">
         {best.names.length === 0
-          ? 'None of these goes in waves of any size without a word.'
+          ? 'Each of these has a note against it in waves of any size.'
           : `${best.names.join(' and ')} ${best.names.length > 1 ? 'go' : 'goes'} in ${best.goes} of the ${best.of} kinds of waves ${trip.length > 0 ? 'of the trip' : `within ${rider.name}’s surfing`}.`}
         {same.map(([one, other]) => ` ${one} and ${other} do the same work.`).join('')}
       </p>

@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { READING_WORDS, ROCKER_READINGS } from '@june-tide/core/measure';
 import { type SchoolQuestion, SCHOOLS } from '@june-tide/core/rider';
-import { ShopChoices } from '../../parts/ShopChoices.tsx';
+import ShopChoices from '../../parts/ShopChoices.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
+import { Term } from '../../parts/Term.tsx';
 import { changeSettings, useShed } from '../../store/shed.ts';
 import { boardsChanged } from './effect.ts';
 import { House } from './House.tsx';
@@ -73,7 +74,9 @@ export function Settings() {
           </p>
         </section>
         <section aria-label="Schools">
-          <h1>Where shapers disagree</h1>
+          <h1>
+            <Term of="school">Where shapers disagree</Term>
+          </h1>
           <p className="quiet">
             Pick the shop’s side. Notes in the bay follow it and still name the other; no board is changed by it.
           </p>

@@ -5,6 +5,7 @@ import { Measure } from '../../parts/Measure.tsx';
 import { money } from '../../parts/money.ts';
 import { ShelfFiles } from '../../parts/ShelfFiles.tsx';
 import { useDone } from '../../parts/useDone.tsx';
+import { Term } from '../../parts/Term.tsx';
 import { takenFor } from '../../store/derived.ts';
 import { changeShelf, useShed } from '../../store/shed.ts';
 import { BlankForm } from './BlankForm.tsx';
@@ -95,7 +96,9 @@ export function Blanks() {
 function BlankHead() {
   return (
     <tr>
-      <th scope="col">Blank</th>
+      <th scope="col">
+        <Term of="blank" />
+      </th>
       <th scope="col">Foam</th>
       <th scope="col" className="num">
         Length
@@ -107,13 +110,13 @@ function BlankHead() {
         Thick
       </th>
       <th scope="col" className="num">
-        Nose lift
+        <Term of="lift">Nose lift</Term>
       </th>
       <th scope="col" className="num">
-        Tail lift
+        <Term of="lift">Tail lift</Term>
       </th>
       <th scope="col" className="num">
-        Stringer
+        <Term of="stringer" />
       </th>
       <th scope="col" className="num">
         In stock

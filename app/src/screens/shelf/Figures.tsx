@@ -1,4 +1,5 @@
 import { Button, InputNumber } from 'antd';
+import type { Word } from '@june-tide/core/document';
 import {
   ASSUMPTION_KEYS,
   type AssumptionKey,
@@ -9,6 +10,7 @@ import {
   USUAL_WORKSHOP,
 } from '@june-tide/core/make';
 import { LengthField, rangeOf } from '../../parts/LengthField.tsx';
+import { Term } from '../../parts/Term.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { changeWorkshop, type EditResult, useShed } from '../../store/shed.ts';
 
@@ -19,6 +21,18 @@ const TOLERANCE_WORDS: Readonly<Record<keyof Tolerances, string>> = {
   rocker_mm: 'Rocker',
   rail_mm: 'Rail thickness',
   bottom_mm: 'Bottom',
+};
+/** The word of the trade a figure is about. */
+const TERMS: Readonly<Partial<Record<AssumptionKey, Word>>> = {
+  hotCoat_gm2: 'hotCoat',
+  gloss_gm2: 'gloss',
+  lap_mm: 'lap',
+  polyesterPot_min: 'potLife',
+  epoxyPot_min: 'potLife',
+  eps1_kgm3: 'foamWeight',
+  eps1_5_kgm3: 'foamWeight',
+  eps2_kgm3: 'foamWeight',
+  stringer_kgm3: 'stringer',
 };
 const rounded = (value: number) => Number(value.toPrecision(4));
 
@@ -50,10 +64,11 @@ export function Figures() {
           <tbody>
             {ASSUMPTION_KEYS.map((key) => {
               const { words, unit, usual, low, high, source } = ASSUMPTIONS[key];
+              const of = TERMS[key];
               const own = Math.abs(glass[key] - usual) > 1e-9;
               return (
                 <tr key={key} className={own ? 'held' : ''}>
-                  <th scope="row">{words}</th>
+                  <th scope="row">{of ? <Term of={of}>{words}</Term> : words}</th>
                   <td className="one-line">
                     <InputNumber
                       aria-label={words}
@@ -96,7 +111,9 @@ function OwnTolerances() {
       changeWorkshop({ tolerances: { ...tolerances, [key]: mm } });
   return (
     <section aria-label="Tolerances">
-      <h2>How far a shaped board may be off</h2>
+      <h2>
+        <Term of="asBuilt">How far a shaped board may be off</Term>
+      </h2>
       <div className="row-of-tools">
         {(Object.keys(TOLERANCE_WORDS) as (keyof Tolerances)[]).map((key) => (
           <label key={key} className="mini">

@@ -1,4 +1,4 @@
-import { Button, Result, Select } from 'antd';
+import { Button, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Board } from '@june-tide/core/document';
@@ -10,6 +10,7 @@ import { BoardPlan, FoamGradient } from '../../parts/BoardPlan.tsx';
 import { LengthField } from '../../parts/LengthField.tsx';
 import { BuiltText, DrawnMeasure, Measure, useLengthStyle } from '../../parts/Measure.tsx';
 import { saveFile } from '../../parts/saveFile.ts';
+import { Instead } from '../../parts/Instead.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { useDone } from '../../parts/useDone.tsx';
 import { useSize } from '../../parts/useSize.ts';
@@ -27,7 +28,9 @@ export function Sizes() {
       {record ? (
         <Run record={record} />
       ) : (
-        <Result title="This board is not on the rack" extra={<Link to="/">Back to the rack</Link>} />
+        <Instead title="This board is not on the rack">
+          <Link to="/">Back to the rack</Link>
+        </Instead>
       )}
     </div>
   );

@@ -25,7 +25,7 @@ describe('what comes from outside', () => {
   });
 
   it('damaged in any way, is taken or refused in a person’s words, and never throws', () => {
-    const told = fuzzed(runs(1500), SEED);
+    const told = fuzzed(runs(600), SEED);
     const faults = told.flatMap((each) => each.faults).map(({ reader, why }) => `${reader}: ${why}`);
     expect(faults.slice(0, 5)).toEqual([]);
     // Damage that nobody minds would show nothing.

@@ -21,6 +21,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import type { Finish } from '@june-tide/core/make';
 import type { LitMesh } from '@june-tide/core/solid';
 import { type Eye, placeOf } from './eyes.ts';
 import { Shed } from './shed.ts';
@@ -69,6 +70,9 @@ export interface RoomView {
   /** What was measured: one place, or two with a line between. */
   marks: readonly Place[];
   night: boolean;
+  /** The colours of the order, and how far in from the rail each corner of the board is, mm: none where it is clear. */
+  finish?: Finish;
+  fromRail?: Float32Array | undefined;
 }
 
 /** A machine that takes longer than this for a frame of the screen's own pixels draws moving ones coarser: fifteen a second are wanted of it. */
@@ -78,6 +82,8 @@ const FINE = 2;
 const COARSE = 0.42;
 /** Nothing has moved for so long: it is drawn fine again. */
 const REST_ms = 160;
+
+const CLEAR: Finish = { on: 'all', cutLap: false };
 
 /** The 3D room around one canvas. Draws only when something changed. @throws Error when there is no WebGL. */
 export class RoomScene {
@@ -138,6 +144,8 @@ export class RoomScene {
     const skin: Material = this.skins.of(view.skin);
     this.part('board', view.board, () => [meshOf(view.board, skin)]);
     for (const child of this.parts.get('board')?.group.children ?? []) if (child instanceof Mesh) child.material = skin;
+    this.skins.glass(view.finish ?? CLEAR);
+    if (view.fromRail) this.attribute('fromRail', view.fromRail, () => view.fromRail!, 1);
     const { skin: way } = view;
     if (way === 'along' || way === 'across') this.paint(way, () => bendColours(view.board, way));
     else if (way === 'painted' && view.colours) this.paint(view.colours, () => view.colours!);
@@ -258,11 +266,15 @@ export class RoomScene {
 
   /** Paints the board; the colours are made once for what they are of. */
   private paint(of: unknown, colours: () => Float32Array): void {
+    this.attribute('color', of, colours, 3);
+  }
+
+  /** Gives every corner of the board its `size` numbers, made once for what they are of. */
+  private attribute(name: string, of: unknown, numbers: () => Float32Array, size: number): void {
     const [mesh] = this.parts.get('board')?.group.children ?? [];
-    if (!(mesh instanceof Mesh) || mesh.userData.painted === of) return;
-    const geometry = mesh.geometry as BufferGeometry;
-    geometry.setAttribute('color', new BufferAttribute(colours(), 3));
-    mesh.userData.painted = of;
+    if (!(mesh instanceof Mesh) || mesh.userData[name] === of) return;
+    (mesh.geometry as BufferGeometry).setAttribute(name, new BufferAttribute(numbers(), size));
+    mesh.userData[name] = of;
   }
 
   private otherSolid({ board, shift_mm, lies, aside_mm }: OtherSolid): Mesh {

@@ -4,7 +4,9 @@ import {
   MeshStandardMaterial,
   type MeshStandardMaterialParameters,
   type ShaderMaterial,
+  Vector4,
 } from 'three';
+import type { Finish } from '@june-tide/core/make';
 import { type CurvatureWay, type LitMesh, meshCurvature } from '@june-tide/core/solid';
 import { stripedSkin } from './stripes.ts';
 
@@ -34,6 +36,20 @@ const FOAM: MeshStandardMaterialParameters = {
   polygonOffsetUnits: 4,
 };
 
+/** So far in from the rail the bottom's cloth ends on the deck, mm: about two inches, common practice. */
+const LAP_mm = 50;
+
+/** Colours in the resin over the foam: how far in from the rail a place is comes with its corners. */
+const GLASSED = `
+  float onDeck = step(0.0, vUp);
+  float soft = 0.5 * fwidth(vFromRail);
+  float inLap = onDeck * (1.0 - smoothstep(lap - soft, lap + soft, vFromRail));
+  float tinted = max(mix(tintOn.y, tintOn.x, onDeck), inLap * tintOn.y);
+  diffuseColor.rgb *= mix(vec3(1.0), tint, tinted);
+  diffuseColor.rgb *= mix(vec3(1.0), tint, 0.45 * inLap * tintOn.x * tintOn.z);
+  float line = onDeck * tintOn.w * (1.0 - smoothstep(1.6 - soft, 1.6 + soft, abs(vFromRail - lap)));
+  diffuseColor.rgb = mix(diffuseColor.rgb, pinline, line);`;
+
 /** The skins' materials, made once for a scene. */
 export class Skins {
   readonly foam = new MeshStandardMaterial(FOAM);
@@ -41,8 +57,30 @@ export class Skins {
   private readonly lined = new MeshStandardMaterial(FOAM);
   private readonly striped = stripedSkin();
   private readonly apart = { value: 5 };
+  private readonly glassed = {
+    tint: { value: new Color(0xffffff) },
+    pinline: { value: new Color(0x000000) },
+    lap: { value: LAP_mm },
+    // Of the deck, of the bottom, whether a cut lap is seen through, whether there is a pinline.
+    tintOn: { value: new Vector4() },
+  };
 
   constructor() {
+    this.foam.onBeforeCompile = (shader) => {
+      Object.assign(shader.uniforms, this.glassed);
+      shader.vertexShader = shader.vertexShader
+        .replace(
+          '#include <common>',
+          '#include <common>\nattribute float fromRail;\nvarying float vFromRail;\nvarying float vUp;',
+        )
+        .replace('#include <begin_vertex>', '#include <begin_vertex>\nvFromRail = fromRail;\nvUp = normal.z;');
+      shader.fragmentShader = shader.fragmentShader
+        .replace(
+          '#include <common>',
+          '#include <common>\nvarying float vFromRail;\nvarying float vUp;\nuniform vec3 tint;\nuniform vec3 pinline;\nuniform float lap;\nuniform vec4 tintOn;',
+        )
+        .replace('#include <color_fragment>', `#include <color_fragment>\n${GLASSED}`);
+    };
     this.lined.onBeforeCompile = (shader) => {
       shader.uniforms.apart = this.apart;
       shader.vertexShader = shader.vertexShader
@@ -64,6 +102,14 @@ export class Skins {
   set(apart_mm: number, turn_rad: number): void {
     this.apart.value = apart_mm;
     this.striped.uniforms.turn.value = turn_rad;
+  }
+
+  /** The colours it is glassed in; none is clear. */
+  glass({ tint, on, cutLap, pinline }: Finish): void {
+    if (tint !== undefined) this.glassed.tint.value.set(tint);
+    if (pinline !== undefined) this.glassed.pinline.value.set(pinline);
+    const at = (side: Finish['on']) => (tint !== undefined && (on === 'all' || on === side) ? 1 : 0);
+    this.glassed.tintOn.value.set(at('deck'), at('bottom'), cutLap ? 1 : 0, pinline === undefined ? 0 : 1);
   }
 
   all(): (MeshStandardMaterial | ShaderMaterial)[] {

@@ -1,6 +1,9 @@
 import { useEffect, useMemo, useRef } from 'react';
+import { finishRead } from '@june-tide/core/make';
+import { halfBreadthAt } from '@june-tide/core/outline';
 import { sectionRing } from '@june-tide/core/section';
 import { sectionAt, type Shape } from '@june-tide/core/shape';
+import type { LitMesh } from '@june-tide/core/solid';
 import { INCH_mm } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { useShed } from '../../../store/shed.ts';
@@ -59,6 +62,10 @@ export function useRoom(look: Look): InRoom {
     [over, look.other],
   );
 
+  const finish = useMemo(() => finishRead(record.colours ?? ''), [record.colours]);
+  const coloured = finish.tint !== undefined || finish.pinline !== undefined;
+  const fromRail = useMemo(() => (solid && coloured ? inFromRail(solid, shape) : undefined), [solid, coloured, shape]);
+
   const { skin, turn_rad, cut, marks, eye } = look;
   useEffect(() => {
     if (!solid || !scene.current) return;
@@ -78,12 +85,32 @@ export function useRoom(look: Look): InRoom {
       apart_mm,
       marks,
       night,
+      finish,
+      fromRail,
     });
     if (!shown.current) {
       shown.current = true;
       scene.current.look(eye);
     }
-  }, [solid, still, lines, other, shape, hook_mm, cut, skin, turn_rad, apart_mm, marks, night, eye, scene, tries]);
+  }, [
+    solid,
+    still,
+    lines,
+    other,
+    shape,
+    hook_mm,
+    cut,
+    skin,
+    turn_rad,
+    apart_mm,
+    marks,
+    night,
+    finish,
+    fromRail,
+    eye,
+    scene,
+    tries,
+  ]);
 
   // Where a board lies beside it, or another eye is taken, the eye goes there; the first time above.
   const lies = other?.lies;
@@ -92,6 +119,14 @@ export function useRoom(look: Look): InRoom {
   }, [eye, lies, scene]);
 
   return { ...inScene, corners: solid?.triangles.length ?? 0, apart_mm };
+}
+
+/** How far in from the rail each corner of a solid is, mm. */
+function inFromRail({ positions }: LitMesh, { outline }: Shape): Float32Array {
+  return Float32Array.from(
+    { length: positions.length / 3 },
+    (_, i) => halfBreadthAt(outline, positions[3 * i]) - Math.abs(positions[3 * i + 1]),
+  );
 }
 
 /** Between two boards that lie beside one another. */

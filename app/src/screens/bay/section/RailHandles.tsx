@@ -1,5 +1,5 @@
 import { layerReach } from '@june-tide/core/bottom';
-import { APEX, type Board, LAYER_WORDS, TUCK_mm } from '@june-tide/core/document';
+import { APEX, type Board, EDGE_RADIUS_mm, LAYER_WORDS, TUCK_mm } from '@june-tide/core/document';
 import { depthAsked, placeAt, withCrownAt, withDepthAt, withRailAt } from '@june-tide/core/edit';
 import { type Section, shoulderOf, undersideHeightAt } from '@june-tide/core/section';
 import { editBoard } from '../../../store/shed.ts';
@@ -86,6 +86,59 @@ export function RailHandles({ section, scale, large = false, from = 0 }: RailHan
         set={set}
       />
     </g>
+  );
+}
+
+/** So far inside the corner stands what the edge is pulled by, px: clear of the ring of the tuck. */
+const EDGE_IN = { across: 26, up: 15 };
+/** From soft to hard is a pull of so many pixels. */
+const HARD_px = 100;
+
+/** Radius of the bottom edge, pulled to the side, and how hard it is, pulled up; by the large rail alone, where there is room for it. */
+export function EdgeHandle({ section, scale }: HandlesProps) {
+  const { record, hook_mm } = useLiveBay();
+  const index = placeAt(record.board, record.board.rails.stations, hook_mm);
+  // A station's own edge: what is drawn may be harder, by the edge along the tail.
+  const rail = index === undefined ? section.input.rail : record.board.rails.stations[index];
+  const pull = (name: string, change: Parameters<typeof withRailAt>[2], key: string) =>
+    editBoard(record.id, `${name} on the section`, (b: Board) => withRailAt(b, hook_mm, change), key);
+  const inside_mm = EDGE_IN.across / scale.k + rail.edgeRadius_mm / 2;
+  const at = [section.edgeY_mm - inside_mm, section.edgeZ_mm + EDGE_IN.up / scale.k + rail.edgeRadius_mm / 2] as const;
+  const rise_mm = HARD_px / scale.k;
+  return (
+    <>
+      <line
+        className="edge-leader"
+        x1={scale.X(at[0])}
+        y1={scale.Y(at[1])}
+        x2={scale.X(section.edgeY_mm)}
+        y2={scale.Y(section.edgeZ_mm)}
+      />
+      <Grab
+        name="edge"
+        label="Edge on the large rail: radius to the side, how hard up"
+        at={at}
+        scale={scale}
+        now={Math.round(rail.edgeRadius_mm)}
+        along={{
+          value_mm: rail.edgeRadius_mm,
+          pixels: -scale.k / 2,
+          low_mm: EDGE_RADIUS_mm.low,
+          high_mm: EDGE_RADIUS_mm.high,
+          set: (edgeRadius_mm, key) => pull('edge radius', { edgeRadius_mm }, key),
+        }}
+        across={{
+          value_mm: rail.edge * rise_mm,
+          pixels: -scale.k,
+          grid_mm: SHARE_STEP * rise_mm,
+          keyStep_mm: SHARE_STEP * rise_mm,
+          low_mm: 0,
+          high_mm: rise_mm,
+          set: (value_mm, key) => pull('hardness of the edge', { edge: hundredth(value_mm / rise_mm) }, key),
+        }}
+        set={index !== undefined}
+      />
+    </>
   );
 }
 

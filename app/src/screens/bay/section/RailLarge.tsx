@@ -5,7 +5,7 @@ import { DrawnMeasure } from '../../../parts/Measure.tsx';
 import { useSize } from '../../../parts/useSize.ts';
 import { useBands } from '../steps/useBands.ts';
 import { useBay } from '../useBay.ts';
-import { RailHandles } from './RailHandles.tsx';
+import { EdgeHandle, RailHandles } from './RailHandles.tsx';
 import { railScale, sectionPath, type SectionScale } from './sectionScale.ts';
 import type { Behind } from './WholeSection.tsx';
 
@@ -110,6 +110,7 @@ function Drawn({ section, scale, behind, banded, from }: DrawnProps) {
           after="tuck"
         />
       </g>
+      <EdgeHandle section={section} scale={scale} />
       <RailHandles section={section} scale={scale} large from={from} />
     </svg>
   );

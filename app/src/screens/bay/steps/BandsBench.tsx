@@ -22,8 +22,10 @@ import { Cautions } from '../../../parts/Cautions.tsx';
 import { edit, type EditResult } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { useBands } from './useBands.ts';
+import { usePages } from './usePages.tsx';
 
 type Plan = z.infer<typeof bandPlanSchema>;
+const PAGES = { hook: 'At the hook', stations: 'At every station' } as const;
 const USUAL_PLAN: Plan = { deck: 3, under: 1 };
 
 /** Flat cuts that come near the rail before it is sanded: how far in, how far down, and what they leave. */
@@ -37,9 +39,16 @@ export function BandsBench() {
     const fixed = next.fixed?.filter(({ side, band }) => band < next[side]);
     return edit(record.id, 'rail bands', (r) => ({ ...r, bands: { ...next, fixed } }));
   };
+  const { page, tabs } = usePages('Which cuts', PAGES);
+  const left = bands && (
+    <b className="serif" data-testid="bands-left">
+      {formatLitres(bands.left_L, 2)} left to sand on both rails together.{' '}
+    </b>
+  );
   return (
     <div role="group" aria-label="Rail bands" className="bands">
       <div className="row-of-tools no-print above-0">
+        {tabs}
         <span>On the deck side</span>
         <Segmented
           aria-label="Bands on the deck side"
@@ -56,9 +65,11 @@ export function BandsBench() {
           options={[...UNDER_BANDS]}
           onChange={(under) => choose({ under })}
         />
-        <Button size="small" onClick={() => window.print()}>
-          Print this table
-        </Button>
+        {page === 'stations' && (
+          <Button size="small" onClick={() => window.print()}>
+            Print this table
+          </Button>
+        )}
       </div>
       {failed && (
         <p role="alert" className="trouble">
@@ -72,18 +83,28 @@ export function BandsBench() {
       )}
       {bands && (
         <>
-          <p className="sentence above-6 below-6" data-testid="bands-left">
-            {formatLitres(bands.left_L, 2)} left to sand on both rails together.
-          </p>
-          <BandTable bands={bands} />
-          <HeldLines bands={bands} fixed={plan.fixed ?? []} hold={(fixed) => choose({ fixed })} />
-          <BandSection bands={bands} />
-          <p className="quiet above-4 below-4">
-            The crown is shaped first: bands begin where the deck has turned down 8 degrees. Each cut touches the
-            finished rail, never goes into it, and lies so that the proudest corner is least. In: from the rail to the
-            inner edge of the cut, held level. Down: on the square side, from where the deck’s slope there meets it. Up:
-            on the side, from the bottom. Cut from the deck outward, join the marks with a batten, then sand.
-          </p>
+          {page === 'hook' && (
+            <>
+              <div className="cut-at-hook">
+                <BandSection bands={bands} />
+                <p className="quiet above-0 below-0">
+                  {left}
+                  The crown first: bands begin where the deck has turned down 8 degrees. Each cut touches the finished
+                  rail, never goes into it, its proudest corner as low as can be. Cut from the deck outward, join the
+                  marks with a batten, sand.
+                </p>
+              </div>
+              <HeldLines bands={bands} fixed={plan.fixed ?? []} hold={(fixed) => choose({ fixed })} />
+            </>
+          )}
+          <BandTable bands={bands} all={page === 'stations'} />
+          {page === 'stations' && (
+            <p className="quiet above-4 below-4">
+              {left}
+              In: from the rail to the inner edge of the cut, held level. Down: on the square side, from where the
+              deck’s slope there meets it. Up: on the side, from the bottom.
+            </p>
+          )}
         </>
       )}
       <Cautions of={['planer', 'foamDust']} />
@@ -91,7 +112,8 @@ export function BandsBench() {
   );
 }
 
-function BandTable({ bands }: { bands: RailBands }) {
+/** The cuts at the hook, and at every station where all are wanted; on paper they always are. */
+function BandTable({ bands, all }: { bands: RailBands; all: boolean }) {
   const { shape, record, hook_mm } = useBay();
   const style = useLengthStyle();
   const rows = bandTable(shape, bands).reverse();
@@ -101,7 +123,7 @@ function BandTable({ bands }: { bands: RailBands }) {
     ...Array.from({ length: bands.counts.under }, (_, k) => ({ side: 'under' as const, k, way: 'up' })),
   ];
   return (
-    <table className="marks" aria-label="Rail bands at the stations">
+    <table className="marks" aria-label={all ? 'Rail bands at the stations' : 'Rail bands at the hook'}>
       <caption className="print-only">
         {record.board.name} {record.number}, rail bands
       </caption>
@@ -121,7 +143,7 @@ function BandTable({ bands }: { bands: RailBands }) {
       </thead>
       <tbody>
         {rows.map((row) => (
-          <tr key={row.x_mm}>
+          <tr key={row.x_mm} className={all ? '' : 'off-page'}>
             <th scope="row">{placeWords(row, (mm) => writeLength(mm, style).text)}</th>
             {heads.map(({ side, k }) => (
               <td key={`${side} ${k}`} className="num">

@@ -1,11 +1,11 @@
-import { Button, Segmented, Spin } from 'antd';
-import { useState } from 'react';
+import { Button, Spin } from 'antd';
 import { Link } from 'react-router';
 import {
   type Allowance,
   FOAM_WORDS,
   foamCautions,
   type RankedBlank,
+  shortfallBrief,
   shortfallWords,
   workshopSchema,
 } from '@june-tide/core/make';
@@ -18,48 +18,52 @@ import { Cautions } from '../../../parts/Cautions.tsx';
 import { useBay } from '../useBay.ts';
 import { BlockOfEps } from './BlockOfEps.tsx';
 import { ChosenBlank } from './ChosenBlank.tsx';
+import { PlaningPlan } from './PlaningPlan.tsx';
 import { useBlanks } from './useBlanks.ts';
+import { usePages } from './usePages.tsx';
 
-const SHOWN = 8;
+const SHOWN = 7;
 
-type From = 'shelf' | 'block';
+const PAGES = { shelf: 'A blank of the shelf', plan: 'Planing plan', block: 'A block of EPS' } as const;
 
-/** What the board is cut from: a blank of the shelf, or a block of EPS with others. */
+/** What the board is cut from: a blank of the shelf and how it is planed, or a block of EPS with others. */
 export function BlankBench() {
   const { record } = useBay();
-  const [from, setFrom] = useState<From>('shelf');
+  const { page, tabs } = usePages('Cut from', PAGES);
   const { ranked, failed } = useBlanks(record.board);
   const chosen = ranked?.find(({ blank }) => blank.id === record.blankId);
+  const cautions = <Cautions of={foamCautions(page === 'block' ? 'eps2' : (chosen?.blank.foam ?? 'eps2'))} />;
   return (
     <div className="blank-bench" role="group" aria-label="Blank">
-      <Segmented<From>
-        aria-label="Cut from"
-        size="small"
-        value={from}
-        options={[
-          { value: 'shelf', label: 'A blank of the shelf' },
-          { value: 'block', label: 'A block of EPS' },
-        ]}
-        onChange={setFrom}
-      />
+      <div className="row-of-tools above-0">
+        {tabs}
+        {page === 'shelf' && (
+          <>
+            <ShelfFiles />
+            <Link to="/shelf">The shelf</Link>
+          </>
+        )}
+      </div>
       <Wanted />
-      {from === 'block' ? (
-        <BlockOfEps />
-      ) : (
-        <div className="blank-columns">
+      {page === 'shelf' && (
+        <div className={chosen ? 'blank-columns' : 'blank-columns table-first'}>
           <div>
             <Ranked ranked={ranked} failed={failed} />
-            <div className="row-of-tools">
-              <ShelfFiles />
-              <Link to="/shelf">The shelf</Link>
-            </div>
           </div>
-          <div>{chosen && <ChosenBlank ranked={chosen} />}</div>
+          <div>
+            {chosen && <ChosenBlank ranked={chosen} />}
+            {cautions}
+          </div>
         </div>
       )}
-      <Cautions
-        of={from === 'block' ? [...foamCautions('eps2'), 'hotWire'] : foamCautions(chosen?.blank.foam ?? 'eps2')}
-      />
+      {page === 'plan' &&
+        (chosen ? (
+          <PlaningPlan ranked={chosen} />
+        ) : (
+          <p className="quiet">Take a blank first: its passes stand here.</p>
+        ))}
+      {page === 'block' && <BlockOfEps />}
+      {page !== 'shelf' && cautions}
     </div>
   );
 }
@@ -116,7 +120,9 @@ function Ranked({ ranked, failed }: { ranked: readonly RankedBlank[] | undefined
                 {fit.fits ? (
                   <Measure mm={fit.meanCut_mm} />
                 ) : (
-                  <span className="quiet">{fit.shortfall && shortfallWords(fit.shortfall, style).split(':')[0]}</span>
+                  <span className="quiet" title={fit.shortfall && shortfallWords(fit.shortfall, style)}>
+                    {fit.shortfall && shortfallBrief(fit.shortfall, style)}
+                  </span>
                 )}
               </td>
               <td>

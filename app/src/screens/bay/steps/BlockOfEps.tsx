@@ -70,8 +70,7 @@ export function BlockOfEps() {
   return (
     <section role="group" aria-label="Block of EPS">
       {holder}
-      <h3>From a block of EPS, by hot wire</h3>
-      <div className="row-of-tools">
+      <div className="row-of-tools on-one-line">
         {SIDES.map((side) => (
           <label key={side} className="labelled">
             {BLOCK_WORDS[side]}
@@ -127,7 +126,10 @@ export function BlockOfEps() {
           />
         </label>
       </div>
-      <InTheBlock plan={plan} block={wire} said={blockWords(plan, (mm) => writeLength(mm, style).text)} />
+      <div className="blank-columns">
+        <InTheBlock plan={plan} block={wire} said={blockWords(plan, (mm) => writeLength(mm, style).text)} />
+        {plan.layers.length > 0 && <PaperPreview paper={laid} on={printedOn} reading={printer} words={words} />}
+      </div>
       {plan.layers.length > 0 && (
         <div className="choices">
           {button('wire templates', 'Templates (PDF)', async () =>
@@ -143,7 +145,6 @@ export function BlockOfEps() {
             {templates.length} cards: each deck and bottom to be cut twice, one for each side, from the top down; and
             the stringer.
           </span>
-          <PaperPreview paper={laid} on={printedOn} reading={printer} words={words} />
         </div>
       )}
     </section>
@@ -180,7 +181,7 @@ function blockWords({ layers, left, used_mm }: WirePlan, length: (mm: number) =>
   const beside = abreast > 1 ? `, each cut wide enough for ${abreast} abreast` : '';
   const held =
     layers.length > 0
-      ? `${layers.length} ${layers.length === 1 ? 'board' : 'boards'} over one another, ${length(used_mm)} of the height${beside}`
+      ? `${layers.length === 1 ? '1 board' : `${layers.length} boards, one over another`}, ${length(used_mm)} of the height${beside}`
       : '';
   const short = left.map(({ name, of, short_mm }) => `${name}: the block is ${length(short_mm)} short in ${of}`);
   return [held, ...short].filter(Boolean).join('; ');

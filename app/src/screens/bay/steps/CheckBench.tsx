@@ -8,16 +8,19 @@ import { formatLitres } from '@june-tide/core/units';
 import { BuiltText, Measure } from '../../../parts/Measure.tsx';
 import { MeasuredValue } from '../../../parts/MeasuredValue.tsx';
 import { edit } from '../../../store/shed.ts';
+import { dayWords } from '../../../parts/days.ts';
 import { wavesWords } from '../../../parts/words.ts';
 import { ALotMore } from '../notes/ALotMore.tsx';
 import { NoteCard } from '../notes/NoteCard.tsx';
 import { LEVEL_WORDS, useNotes, useReading } from '../notes/useNotes.ts';
 import { type BayContext, useBay } from '../useBay.ts';
+import { usePages } from './usePages.tsx';
 
 const CharacterChart = lazy(() => import('./CharacterChart.tsx'));
 const LEVER_IDS = Object.keys(LEVERS) as LeverId[];
 /** So many notes are read at once. */
-const AT_ONCE = 5;
+const AT_ONCE = 3;
+const counted = (words: string, count: number) => (count === 0 ? words : `${words}, ${count}`);
 /** The differences worth a line on paper, in the order of the work. */
 const LINES = [
   'length_mm',
@@ -39,11 +42,22 @@ export function CheckBench() {
   const { judgedAs, record } = bay;
   const notes = useNotes();
   const reading = useReading();
-  const [all, setAll] = useState(false);
-  const { last } = judgedAs;
-  const traits = useMemo(() => (last ? compareTraits(judgedAs.facts, last.facts) : undefined), [judgedAs.facts, last]);
+  const [asked, setFrom] = useState(0);
   const standing = notes.filter((note) => !note.answer);
   const answered = notes.filter((note) => note.answer);
+  // The last of them may have been answered meanwhile.
+  const from = asked < standing.length ? asked : 0;
+  const { page, tabs } = usePages(
+    'What is looked at',
+    {
+      notes: counted('Notes', standing.length),
+      against: 'Against the last',
+      answered: answered.length > 0 ? counted('Answered', answered.length) : undefined,
+      extreme: 'Extremes',
+    },
+    standing.length === 0 && judgedAs.last ? 'against' : 'notes',
+  );
+  const shownOn = (name: typeof page) => (name === page ? '' : 'off-page');
   return (
     <section aria-label="Check" className="check">
       <div className="head">
@@ -67,69 +81,87 @@ export function CheckBench() {
           </p>
           <KindLine />
           <BriefLines />
-          <h3>Notes</h3>
-          {standing.length === 0 && <p className="quiet">None: what it will do stands above.</p>}
-          {(all ? standing : standing.slice(0, AT_ONCE)).map((note) => (
-            <div key={note.rule.id}>
-              <span className={`level ${note.level}`}>{LEVEL_WORDS[note.level]}</span>
-              <NoteCard note={note} />
-            </div>
-          ))}
-          {!all && standing.length > AT_ONCE && (
-            <Button size="small" onClick={() => setAll(true)}>
-              {standing.length - AT_ONCE} more
-            </Button>
-          )}
-          {answered.length > 0 && (
-            <>
-              <h3>Answered</h3>
-              {answered.map((note) => (
-                <NoteCard key={note.rule.id} note={note} />
-              ))}
-            </>
-          )}
         </div>
         <div>
-          {last && traits ? (
-            <>
-              <h3>
-                Against <BuiltText text={last.name} />
-              </h3>
-              <Differences />
-              <h3>Character</h3>
-              <Suspense fallback={<p className="quiet">Drawing.</p>}>
-                <CharacterChart traits={traits} other={last.name} />
-              </Suspense>
-              <details>
-                <summary>In words, with the measures behind</summary>
-                <ul className="plain-list">
-                  {traits.map((trait) => (
-                    <li key={trait.key}>
-                      <b>{trait.name}</b> {trait.words}.{' '}
-                      <span className="quiet">
-                        {trait.raw.map(({ measure, ours, theirs }, i) => (
-                          <span key={measure}>
-                            {i > 0 && '; '}
-                            {measureOf(measure).words} <MeasuredValue of={measure} value={ours} /> against{' '}
-                            <MeasuredValue of={measure} value={theirs} />
-                          </span>
-                        ))}
-                      </span>
-                    </li>
-                  ))}
-                </ul>
-              </details>
-            </>
-          ) : (
-            <p className="quiet">
-              No board to judge it against: lay one over, or name one in the brief, and the differences and the
-              character stand here.
-            </p>
-          )}
-          <ToAnExtreme />
+          {tabs}
+          <div className={shownOn('notes')}>
+            {standing.length === 0 && <p className="quiet">None: what it will do stands beside.</p>}
+            {standing.map((note, i) => (
+              <div key={note.rule.id} className={i >= from && i < from + AT_ONCE ? '' : 'off-page'}>
+                <span className={`level ${note.level}`}>{LEVEL_WORDS[note.level]}</span>
+                <NoteCard note={note} />
+              </div>
+            ))}
+            {standing.length > AT_ONCE && (
+              <Button
+                size="small"
+                className="no-print"
+                onClick={() => setFrom(from + AT_ONCE < standing.length ? from + AT_ONCE : 0)}
+              >
+                {from + AT_ONCE < standing.length
+                  ? `${standing.length - from - AT_ONCE} more`
+                  : `Back to the first ${AT_ONCE}`}
+              </Button>
+            )}
+          </div>
+          <div className={shownOn('answered')}>
+            {answered.length > 0 && <h3 className="print-only">Answered</h3>}
+            {answered.map((note) => (
+              <NoteCard key={note.rule.id} note={note} />
+            ))}
+          </div>
+          <div className={shownOn('against')}>
+            <Against />
+          </div>
+          {page === 'extreme' && <ToAnExtreme />}
         </div>
       </div>
     </section>
+  );
+}
+
+/** What differs from the last board, and which way its character goes. */
+function Against() {
+  const { judgedAs } = useBay();
+  const { last } = judgedAs;
+  const traits = useMemo(() => (last ? compareTraits(judgedAs.facts, last.facts) : undefined), [judgedAs.facts, last]);
+  if (!last || !traits)
+    return (
+      <p className="quiet">
+        No board to judge it against: lay one over, or name one in the brief, and the differences and the character
+        stand here.
+      </p>
+    );
+  return (
+    <>
+      <h3>
+        Against <BuiltText text={last.name} />
+      </h3>
+      <Differences />
+      <h3>Character</h3>
+      <Suspense fallback={<p className="quiet">Drawing.</p>}>
+        <CharacterChart traits={traits} other={last.name} />
+      </Suspense>
+      <details>
+        <summary>In words, with the measures behind</summary>
+        <ul className="plain-list">
+          {traits.map((trait) => (
+            <li key={trait.key}>
+              <b>{trait.name}</b> {trait.words}.{' '}
+              <span className="quiet">
+                {trait.raw.map(({ measure, ours, theirs }, i) => (
+                  <span key={measure}>
+                    {i > 0 && '; '}
+                    {measureOf(measure).words} <MeasuredValue of={measure} value={ours} /> against{' '}
+                    <MeasuredValue of={measure} value={theirs} />
+                  </span>
+                ))}
+              </span>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </>
   );
 }
 
@@ -173,7 +205,7 @@ function KindLine() {
           ...KINDS.map((kind) => ({ value: kind, label: KIND_WORDS[kind] })),
         ]}
       />
-      {!record.kind && <span className="quiet">read off the board; say otherwise if it is meant otherwise</span>}
+      {!record.kind && <span className="quiet">read off the board; choose another if it is meant as one</span>}
     </div>
   );
 }
@@ -226,7 +258,7 @@ function BriefLines() {
       {brief?.dueOn && (
         <div>
           <dt>Due</dt>
-          <dd>{brief.dueOn}</dd>
+          <dd>{dayWords(brief.dueOn)}</dd>
         </div>
       )}
     </dl>
@@ -261,12 +293,12 @@ function Differences() {
   );
 }
 
-/** For every doubt: what would a lot more of it do? */
+/** A lever pushed a long way, both ways, to see what it does. */
 function ToAnExtreme() {
   const [id, setId] = useState<LeverId>('tailWidth');
   return (
     <div className="no-print">
-      <h3>To an extreme</h3>
+      <p className="quiet above-8 below-0">For every doubt: what would a lot more of it do?</p>
       <div className="row-of-tools">
         <Select
           aria-label="Lever to push"

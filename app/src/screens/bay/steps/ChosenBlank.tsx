@@ -1,38 +1,19 @@
 import { Button } from 'antd';
-import {
-  type Blank,
-  blankLines,
-  type Margin,
-  marginAt,
-  planingPlan,
-  type PlaningStation,
-  type RankedBlank,
-  shortfallWords,
-} from '@june-tide/core/make';
-import { INCH_mm } from '@june-tide/core/units';
+import { type Blank, blankLines, type Margin, marginAt, type RankedBlank, shortfallWords } from '@june-tide/core/make';
 import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { useDone } from '../../../parts/useDone.tsx';
-import { changeShelf, cutBlank, undo, useShed } from '../../../store/shed.ts';
+import { changeShelf, cutBlank, undo } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
+import { planedAt } from './PlaningPlan.tsx';
 
-/** Profiles of blank and board, and the passes from one to the other. */
+/** What foam of the blank lies outside the board. */
 export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
   const { shape } = useBay();
   const style = useLengthStyle();
-  const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
   const lines = blankLines(blank);
   const L = shape.board.length_mm;
   const { shift_mm } = fit.placement;
-  const places = [
-    ['Tail 12', 12 * INCH_mm],
-    ['Tail 24', 24 * INCH_mm],
-    ['Middle', L / 2],
-    ['Nose 24', L - 24 * INCH_mm],
-    ['Nose 12', L - 12 * INCH_mm],
-  ] as const;
-  const margins = places.map(([name, x]): [string, Margin] => [name, marginAt(shape, lines, fit.placement, x)]);
-  const stations = places.map(([, x]) => x);
-  const plan = fit.fits ? planingPlan(shape, lines, fit.placement, stations, planerPass_mm) : [];
+  const margins = planedAt(L).map(([name, x]): [string, Margin] => [name, marginAt(shape, lines, fit.placement, x)]);
   return (
     <>
       <Cut blank={blank} />
@@ -74,7 +55,6 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
           ))}
         </tbody>
       </table>
-      {plan.length > 0 && <PlaningTable plan={plan} places={places} />}
     </>
   );
 }
@@ -104,52 +84,5 @@ function Cut({ blank }: { blank: Blank }) {
       )}
       {!record.blankCut && blank.stock === 0 && <span className="trouble">None of it in stock.</span>}
     </div>
-  );
-}
-
-/** Each pass: what comes off, and what the callipers read after it. */
-function PlaningTable({
-  plan,
-  places,
-}: {
-  plan: readonly PlaningStation[];
-  places: readonly (readonly [string, number])[];
-}) {
-  const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
-  return (
-    <>
-      <p className="quiet above-8 below-2">
-        Passes of at most <Measure mm={planerPass_mm} />, bottom first: off, then what callipers read at the stringer.
-      </p>
-      <table className="marks" aria-label="Planing plan">
-        <thead>
-          <tr>
-            <th scope="col">Pass</th>
-            {places.map(([name]) => (
-              <th key={name} scope="col" className="num">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {plan[0].passes.map((pass, i) => (
-            <tr key={i}>
-              <th scope="row">
-                {i + 1} {pass.side}
-              </th>
-              {plan.map((station) => (
-                <td key={station.x_mm} className="num">
-                  <span className="quiet over-number">
-                    −<Measure mm={station.passes[i].depth_mm} />
-                  </span>{' '}
-                  <Measure mm={station.passes[i].thicknessAfter_mm} />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </>
   );
 }

@@ -37,40 +37,42 @@ export function CostBench() {
         It costs the shop <b>{say(sheet.cost)}</b>; with {Math.round(prices.margin * 100)} % on it the price is{' '}
         <b>{say(sheet.price)}</b>.
       </p>
-      <table className="marks" aria-label="Cost sheet">
-        <caption className="print-only">
-          {record.board.name} {record.number}, {sizeLine(shape, style)}: cost sheet
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">What</th>
-            <th scope="col" className="num">
-              How much
-            </th>
-            <th scope="col" className="num">
-              Cost
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {(['materials', 'hours'] as const).map((group) => [
-            ...sheet.lines
-              .filter((line) => line.group === group)
-              .map((line) => (
-                <tr key={`${group} ${line.name}`}>
-                  <th scope="row">{line.name}</th>
-                  <td className="num">{line.amount}</td>
-                  <td className="num">{say(line.cost)}</td>
-                </tr>
-              )),
-            <tr key={group} className="sum">
-              <th scope="row">{group === 'materials' ? 'Materials' : 'Hours'}</th>
-              <td />
-              <td className="num">{say(sheet[group])}</td>
-            </tr>,
-          ])}
-        </tbody>
-      </table>
+      <p className="print-only">
+        {record.board.name} {record.number}, {sizeLine(shape, style)}: cost sheet
+      </p>
+      <div className="blank-columns">
+        {(['materials', 'hours'] as const).map((group) => (
+          <table key={group} className="marks" aria-label={`Cost sheet, ${group}`}>
+            <thead>
+              <tr>
+                <th scope="col">{group === 'materials' ? 'What' : 'Work'}</th>
+                <th scope="col" className="num">
+                  How much
+                </th>
+                <th scope="col" className="num">
+                  Cost
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {sheet.lines
+                .filter((line) => line.group === group)
+                .map((line) => (
+                  <tr key={line.name}>
+                    <th scope="row">{line.name}</th>
+                    <td className="num">{line.amount}</td>
+                    <td className="num">{say(line.cost)}</td>
+                  </tr>
+                ))}
+              <tr className="sum">
+                <th scope="row">{group === 'materials' ? 'Materials' : 'Hours'}</th>
+                <td />
+                <td className="num">{say(sheet[group])}</td>
+              </tr>
+            </tbody>
+          </table>
+        ))}
+      </div>
       <div className="row-of-tools no-print">
         <Button size="small" onClick={() => window.print()}>
           Print the cost sheet

@@ -153,7 +153,10 @@ function Reading() {
     const wanted = { ...lifts, [what === 'nose' ? 'noseLift_mm' : 'tailLift_mm']: value_mm };
     const changed = withTipLifts(record.board, reading, wanted);
     if (!changed) {
-      return { ok: false as const, issues: [{ code: 'lift', path: '', words: 'no board of these marks reads so' }] };
+      return {
+        ok: false as const,
+        issues: [{ code: 'lift', path: '', words: 'no board with these marks reads like that' }],
+      };
     }
     return editBoard(record.id, `${what} lift`, () => changed, nudge ? `reading:${what}` : undefined);
   };

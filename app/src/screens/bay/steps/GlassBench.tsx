@@ -198,50 +198,52 @@ interface CutAndMixProps {
 function CutAndMix({ laminate, resin, assumed }: CutAndMixProps) {
   return (
     <>
-      <table className="marks" aria-label="Cloth to cut">
-        <thead>
-          <tr>
-            <th scope="col">Cloth</th>
-            <th scope="col">For</th>
-            <th scope="col" className="num">
-              Cut
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {laminate.cuts.map((cut, i) => (
-            <tr key={i}>
-              <th scope="row">{CLOTH[cut.cloth].words}</th>
-              <td>{cut.for}</td>
-              <td className="num">
-                <Measure mm={cut.length_mm} />
-              </td>
+      <div className="blank-columns">
+        <table className="marks" aria-label="Cloth to cut">
+          <thead>
+            <tr>
+              <th scope="col">Cloth</th>
+              <th scope="col">For</th>
+              <th scope="col" className="num">
+                Cut
+              </th>
             </tr>
-          ))}
-        </tbody>
-      </table>
-      <table className="marks" aria-label="Resin to mix">
-        <thead>
-          <tr>
-            <th scope="col">Batch</th>
-            <th scope="col" className="num">
-              Resin
-            </th>
-            <th scope="col" className="num">
-              Hardener
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {laminate.batches.map((batch) => (
-            <tr key={batch.name}>
-              <th scope="row">{batch.name.replace(/^./, (c) => c.toUpperCase())}</th>
-              <td className="num">{both(batch.resin_g, batch.resin_ml)}</td>
-              <td className="num">{both(batch.hardener_g, batch.hardener_ml)}</td>
+          </thead>
+          <tbody>
+            {laminate.cuts.map((cut, i) => (
+              <tr key={i}>
+                <th scope="row">{CLOTH[cut.cloth].words}</th>
+                <td>{cut.for}</td>
+                <td className="num">
+                  <Measure mm={cut.length_mm} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <table className="marks" aria-label="Resin to mix">
+          <thead>
+            <tr>
+              <th scope="col">Batch</th>
+              <th scope="col" className="num">
+                Resin
+              </th>
+              <th scope="col" className="num">
+                Hardener
+              </th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {laminate.batches.map((batch) => (
+              <tr key={batch.name}>
+                <th scope="row">{batch.name.replace(/^./, (c) => c.toUpperCase())}</th>
+                <td className="num">{both(batch.resin_g, batch.resin_ml)}</td>
+                <td className="num">{both(batch.hardener_g, batch.hardener_ml)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p className="quiet" data-testid="pot-life">
         {laminate.batches[0].ratio.replace(/^./, (c) => c.toUpperCase())}. Pot life about{' '}
         {assumed[resin === 'epoxy' ? 'epoxyPot_min' : 'polyesterPot_min']} min by your figures, less when it is warm or

@@ -1,6 +1,6 @@
 import { Segmented, Select } from 'antd';
-import { useCallback, useState } from 'react';
-import { DRAWINGS, halfOutlineDrawing, solidSizeWords, USUAL_CHORD_mm } from '@june-tide/core/files';
+import { useCallback, useMemo, useState } from 'react';
+import { DRAWINGS, halfOutlineDrawing, solidSizeWords, USUAL_CHORD_mm, writeBoardFile } from '@june-tide/core/files';
 import type { DxfCurves } from '@june-tide/core/files/packages';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
 import { fileName, saveFile } from '../../../parts/saveFile.ts';
@@ -8,6 +8,7 @@ import { useAnswer } from '../../../parts/useAnswer.ts';
 import { solidClient } from '../../../workers/workClient.ts';
 import { SOLID_FORMATS, type SolidFormat } from '../../../workers/workMessages.ts';
 import { useBay } from '../useBay.ts';
+import { Lines } from './SheetsPreview.tsx';
 import type { MakeButton } from './useMaking.tsx';
 
 const DRAWING_NAMES = ['half', 'rocker', 'sections', 'fins'] as const;
@@ -37,17 +38,28 @@ export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
   /** What the last STEP file came out as, of which board. */
   const [step, setStep] = useState<{ of: unknown; words: string }>();
   const name = fileName(called);
+  const drawings = useMemo(
+    () =>
+      DRAWING_NAMES.map((key) => {
+        const draw = key === 'half' ? halfOutlineDrawing : DRAWINGS[key].draw;
+        return { key, drawing: draw(shape, style, { name: called }) };
+      }),
+    [shape, style, called],
+  );
   return (
     <>
       <li className="choices">
-        {DRAWING_NAMES.map((key) =>
-          button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
-            const { drawingToDxf } = await import('@june-tide/core/files/packages');
-            const draw = key === 'half' ? halfOutlineDrawing : DRAWINGS[key].draw;
-            const drawing = draw(shape, style, { name: called });
-            saveFile(drawingToDxf(drawing, curves), `${name}-${key}.dxf`, 'application/dxf');
-          }),
-        )}
+        {drawings.map(({ key, drawing }) => (
+          <div key={key} className="line-drawing">
+            <svg viewBox={`0 0 ${drawing.width_mm} ${drawing.height_mm}`} aria-hidden="true">
+              <Lines drawing={drawing} />
+            </svg>
+            {button(`${key} drawing`, `${DRAWING_WORDS[key]} (DXF)`, async () => {
+              const { drawingToDxf } = await import('@june-tide/core/files/packages');
+              saveFile(drawingToDxf(drawing, curves), `${name}-${key}.dxf`, 'application/dxf');
+            })}
+          </div>
+        ))}
         <Segmented<DxfCurves>
           aria-label="Curves in DXF"
           size="small"
@@ -74,6 +86,9 @@ export function LinesAndSolids({ called, button }: LinesAndSolidsProps) {
           const { stationsToCsv } = await import('@june-tide/core/files/packages');
           saveFile(stationsToCsv(board), `${name}-stations.csv`, 'text/csv');
         })}
+        {button('board file', 'Board file (JSON)', () =>
+          saveFile(writeBoardFile(board), `${name}.json`, 'application/json'),
+        )}
         <Select<number>
           aria-label="Facets within"
           className="fit-150"

@@ -1,4 +1,6 @@
 import { Segmented } from 'antd';
+import type { Word } from '@june-tide/core/document';
+import { saysOf } from '../../../parts/Term.tsx';
 import { BandsBench } from './BandsBench.tsx';
 import { BlankBench } from './BlankBench.tsx';
 import { CostBench } from './CostBench.tsx';
@@ -18,6 +20,15 @@ const PART_WORDS: Readonly<Record<MakePart, string>> = {
   shaped: 'Shaped board',
 };
 
+/** What is meant by a part, where it is a word of the trade. */
+const TERMS: Readonly<Partial<Record<MakePart, Word>>> = {
+  blank: 'blank',
+  bands: 'railBands',
+  paper: 'template',
+  glass: 'lap',
+  shaped: 'asBuilt',
+};
+
 /** From the design to foam and glass: blank, bands, paper, glass, cost, when it is due, and what came out. */
 export function MakeBench() {
   const { part, open } = useMakePart();
@@ -30,7 +41,7 @@ export function MakeBench() {
           size="small"
           value={part}
           onChange={open}
-          options={MAKE_PARTS.map((value) => ({ value, label: PART_WORDS[value] }))}
+          options={MAKE_PARTS.map((value) => ({ value, label: PART_WORDS[value], title: saysOf(TERMS[value]) ?? '' }))}
         />
       </div>
       {part === 'paper' && <PaperBench />}

@@ -3,6 +3,7 @@ import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import {
   daySchema,
+  finishRead,
   FIRST_DAY,
   LAST_DAY,
   stageCautions,
@@ -17,6 +18,31 @@ import { foamOf, paceOf, wavesOf } from '../../../store/derived.ts';
 import { edit, handedOver, offTheLine, toStage, useShed } from '../../../store/shed.ts';
 import { today } from '../../../store/today.ts';
 import { useBay } from '../useBay.ts';
+
+const WHERE = { all: 'all over', deck: 'on the deck', bottom: 'on the bottom' } as const;
+
+/** What the room makes of the colours, so that a word it does not know is seen at once. */
+function Coloured({ words }: { words: string }) {
+  const { tint, on, cutLap, pinline } = finishRead(words);
+  if (tint === undefined && pinline === undefined) return null;
+  const swatch = (fill: string) => (
+    <svg width={14} height={14} aria-hidden="true">
+      <rect width={14} height={14} rx={2} fill={fill} />
+    </svg>
+  );
+  return (
+    <span className="quiet mini full-line" data-testid="coloured">
+      In the room:
+      {tint !== undefined && (
+        <>
+          {swatch(tint)} {WHERE[on]}
+          {cutLap && ', cut lap'}
+        </>
+      )}
+      {pinline !== undefined && <>{swatch(pinline)} pinline</>}
+    </span>
+  );
+}
 
 /** When the board is due, at which stage it is, and when each stage must be done for it. */
 export function OrderBench() {
@@ -71,6 +97,7 @@ export function OrderBench() {
             }}
           />
         </label>
+        <Coloured words={record.colours ?? ''} />
       </div>
       {onLine ? (
         <div className="row-of-tools">

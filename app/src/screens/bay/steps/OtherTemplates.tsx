@@ -81,7 +81,7 @@ export function OtherTemplates({ called, printedOn, button, paperButton }: Other
     <li className="choices">
       <Select<DrawingName>
         aria-label="Another template"
-        className="fit-230"
+        className="fit-150"
         value={other}
         onChange={setOther}
         options={OTHERS.map((value) => ({
@@ -94,7 +94,7 @@ export function OtherTemplates({ called, printedOn, button, paperButton }: Other
           aria-label="At these stations"
           mode="multiple"
           maxTagCount={2}
-          className="least-170"
+          className="least-150"
           placeholder="All the usual stations"
           value={chosen}
           onChange={setChosen}

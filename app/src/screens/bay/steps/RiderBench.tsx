@@ -9,7 +9,7 @@ import { lastBoardOf, wavesOf } from '../../../store/derived.ts';
 import { edit, keepRider, useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 import { BriefForm } from './BriefForm.tsx';
-import { SizeTable } from './SizeTable.tsx';
+import { SizesSaid, SizeTable } from './SizeTable.tsx';
 
 /** Whom the board is for, what this order asks for, and what size follows. */
 export function RiderBench() {
@@ -62,9 +62,17 @@ export function RiderBench() {
                     .map((r) => ({ value: r.id, label: `${r.name}, ${formatMass(r.mass_kg, massUnit)}` })),
                 ]}
               />
-              {rider && <Button onClick={() => setChanging('rider')}>Change {rider.name}’s card</Button>}
-              <Button onClick={() => setChanging('new')}>New rider</Button>
-              <Button onClick={() => setChanging('brief')}>Brief of this order</Button>
+              {rider && (
+                <Button size="small" onClick={() => setChanging('rider')}>
+                  Change {rider.name}’s card
+                </Button>
+              )}
+              <Button size="small" onClick={() => setChanging('new')}>
+                New rider
+              </Button>
+              <Button size="small" onClick={() => setChanging('brief')}>
+                Brief of this order
+              </Button>
             </div>
             {rider && (
               <p className="quiet">
@@ -92,6 +100,7 @@ export function RiderBench() {
                 ))}
               </p>
             )}
+            <SizesSaid />
           </>
         )}
       </div>

@@ -9,7 +9,9 @@ import {
   readingTrouble,
   SHEET_GROUP_WORDS,
   SHEET_GROUPS,
+  type SheetGroup,
   type SheetLine,
+  toleranceOf,
 } from '@june-tide/core/make';
 import type { Board } from '@june-tide/core/document';
 import { cutVersion, workingDiffers } from '@june-tide/core/record';
@@ -19,6 +21,24 @@ import { measuresFor, shapeFor } from '../../../store/derived.ts';
 import { addBoard, edit, type EditResult, useShed } from '../../../store/shed.ts';
 import { today } from '../../../store/today.ts';
 import { useBay } from '../useBay.ts';
+import { usePages } from './usePages.tsx';
+
+/** What is read with which tool, in the order one walks round the board. */
+const TOOLS = {
+  tape: ['length', 'width'],
+  callipers: ['thickness'],
+  straightedge: ['rocker', 'crown'],
+  rail: ['rail', 'card'],
+  bottom: ['bottom'],
+} as const satisfies Readonly<Record<string, readonly SheetGroup[]>>;
+type Tool = keyof typeof TOOLS;
+const isOf = (tool: Tool, group: SheetGroup) => TOOLS[tool].some((one) => one === group);
+
+/** A tool, and how many lines read with it are out of tolerance. */
+function named(words: string, tool: Tool, off: readonly Measured[]): string {
+  const out = off.filter(({ line }) => isOf(tool, line.group)).length;
+  return out > 0 ? `${words}, ${out} out` : words;
+}
 
 type Side = 'value_mm' | 'left_mm' | 'right_mm';
 const OVER_ID = 'as-built';
@@ -34,7 +54,15 @@ export function ShapedBench() {
   const sheet = useMemo(() => measuringSheet(shape), [shape]);
   const readings = record.shaped?.readings ?? NO_READINGS;
   const found = useMemo(() => measuredAgainst(sheet, readings, tolerances), [sheet, readings, tolerances]);
-  const out = found.filter((entry) => outOf(entry).length > 0).length;
+  const off = found.filter((entry) => outOf(entry).length > 0);
+  const out = off.length;
+  const { page, tabs } = usePages('Measured with', {
+    tape: named('Tape', 'tape', off),
+    callipers: named('Callipers', 'callipers', off),
+    straightedge: named('Straightedge', 'straightedge', off),
+    rail: named('Rails', 'rail', off),
+    bottom: named('Bottom', 'bottom', off),
+  });
 
   const read = (line: SheetLine, side: Side, mm: number | undefined): EditResult => {
     const trouble = mm === undefined ? undefined : readingTrouble(line, mm);
@@ -52,7 +80,7 @@ export function ShapedBench() {
 
   return (
     <div role="group" aria-label="Shaped board" className="shaped">
-      <p className="sentence above-0 below-6" data-testid="measured">
+      <p className="serif above-0 below-6" data-testid="measured">
         {found.length === 0
           ? 'Nothing measured yet. Type what you read; what differs is said at once.'
           : `${found.length} of ${sheet.length} measured, ${out === 0 ? 'all within what hands can do' : `${out} out of tolerance`}.`}
@@ -63,6 +91,10 @@ export function ShapedBench() {
         </p>
       )}
       <AsBuilt readings={readings} design={shape.board} />
+      <div className="row-of-tools">
+        {tabs}
+        <span className="quiet">tolerances are the shop’s own: Shelf, Figures</span>
+      </div>
       <table className="marks" aria-label="Measuring sheet">
         <caption className="print-only">
           {record.board.name} {record.number}, measuring sheet
@@ -78,10 +110,15 @@ export function ShapedBench() {
           </tr>
         </thead>
         {SHEET_GROUPS.map((group) => (
-          <tbody key={group}>
+          // On paper all of them stand.
+          <tbody key={group} className={isOf(page, group) ? '' : 'off-page'}>
             <tr className="group">
               <th scope="rowgroup" colSpan={4}>
                 {SHEET_GROUP_WORDS[group]}
+                <span className="quiet within">
+                  within <Measure mm={toleranceOf(group, tolerances)} />
+                  {sheet.some((line) => line.group === group && line.sided) && ', left against right the same'}
+                </span>
               </th>
             </tr>
             {sheet
@@ -98,12 +135,6 @@ export function ShapedBench() {
           </tbody>
         ))}
       </table>
-      <p className="quiet">
-        Tolerances: length <Measure mm={tolerances.length_mm} />, half width <Measure mm={tolerances.width_mm} />,
-        thickness <Measure mm={tolerances.thickness_mm} />, rocker <Measure mm={tolerances.rocker_mm} />, rail{' '}
-        <Measure mm={tolerances.rail_mm} />, bottom <Measure mm={tolerances.bottom_mm} />; left against right the same.
-        They are the shop’s own, under Shelf, Figures.
-      </p>
     </div>
   );
 }

@@ -10,14 +10,20 @@ interface Framed {
   said: string;
   width_mm: number;
   height_mm: number;
+  /** Left free around it: a number in a narrow sheet at the edge stands out over it. */
+  margin_mm?: number;
   children: ReactNode;
 }
 
 /** A small picture of what comes out, with what is said of it under it. */
-export function Preview({ words, said, width_mm, height_mm, children }: Framed) {
+export function Preview({ words, said, width_mm, height_mm, margin_mm = 4, children }: Framed) {
   return (
     <figure className="sheets-preview" data-testid="sheets-preview">
-      <svg viewBox={`-4 -4 ${width_mm + 8} ${height_mm + 8}`} role="img" aria-label={`${words}: ${said}`}>
+      <svg
+        viewBox={`${-margin_mm} ${-margin_mm} ${width_mm + 2 * margin_mm} ${height_mm + 2 * margin_mm}`}
+        role="img"
+        aria-label={`${words}: ${said}`}
+      >
         {children}
       </svg>
       <figcaption className="quiet">{said}</figcaption>
@@ -142,19 +148,19 @@ export function PaperPreview({ paper, on, reading, words }: PaperPreviewProps) {
   const { columns, rows, page_mm, window_mm } = tiling;
   const said = `${sheetWords(columns * rows)} of ${name}${turned(page_mm.width, page_mm.height)}, and one with the map`;
   const { width_mm, height_mm } = drawing;
+  // A number is as large as it can be read in so small a picture.
+  const letter = Math.max(width_mm / 30, height_mm / 9);
   const places = Array.from({ length: rows * columns }, (_, k) => ({
     row: Math.floor(k / columns),
     column: k % columns,
   }));
   return (
-    <Preview words={words} said={said} width_mm={width_mm} height_mm={height_mm}>
+    <Preview words={words} said={said} width_mm={width_mm} height_mm={height_mm} margin_mm={letter / 2}>
       <Lines drawing={drawing} />
       {places.map(({ row, column }, k) => {
         const from = windowOrigin(tiling, row, column);
         const wide = Math.min(window_mm.width, width_mm - from.x_mm);
         const high = Math.min(window_mm.height, height_mm - from.y_mm);
-        // A number is as large as it can be read in so small a picture.
-        const letter = Math.max(width_mm / 30, height_mm / 9);
         const y = height_mm - from.y_mm - high;
         return <Sheet key={k} x={from.x_mm} y={y} wide={wide} high={high} number={k + 1} letter={letter} />;
       })}

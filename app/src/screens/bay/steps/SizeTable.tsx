@@ -13,14 +13,43 @@ import { useBay } from '../useBay.ts';
 const DRAWN_HEIGHT = 70;
 const nearestInch = (mm: number) => Math.round(mm / INCH_mm) * INCH_mm;
 
-/** Litres by every school with its sum, and boards of those litres made by solving this one, drawn at one scale. */
-export function SizeTable() {
-  const { record, sizes, target } = useBay();
-  const { board } = record;
+/** Litres by every school, with its sum. */
+export function SizesSaid() {
+  const { record, sizes } = useBay();
   const unmeasured = useShed(({ records, riders }) => {
     const last = lastBoardOf(record, { records, riders });
     return last && last.length_mm === undefined ? last.name : undefined;
   });
+  if (sizes.length === 0)
+    return (
+      <p className="quiet">Choose whom it is for, and the litres to aim for are worked out here, by three schools.</p>
+    );
+  return (
+    <ol className="schools-of-size">
+      {sizes.map((sized, i) => (
+        <li key={sized.school} className={i === 0 ? 'ours' : ''}>
+          <b>{SCHOOLS.sizing.answers[sized.school]}:</b>
+          <span className={i === 0 ? '' : 'quiet'}>
+            {' '}
+            {sized.sentence} About <Measure mm={nearestInch(sized.length_mm)} feet /> x <Measure mm={sized.width_mm} />{' '}
+            x <Measure mm={sized.thickness_mm} />.
+          </span>
+        </li>
+      ))}
+      {unmeasured && (
+        <li>
+          <b>{SCHOOLS.sizing.answers.stepFromLast}:</b>
+          <span className="quiet"> nobody has said how long {unmeasured} is; put it on the rider’s card.</span>
+        </li>
+      )}
+    </ol>
+  );
+}
+
+/** Boards of the litres aimed for, made by solving this one, drawn at one scale. */
+export function SizeTable() {
+  const { record, target } = useBay();
+  const { board } = record;
   const [typed, setTyped] = useState<number>();
   const litres = typed ?? target?.target_L ?? measuresFor(board).volume_L;
   const row = useMemo(() => equalLitreBoards(board, litres), [board, litres]);
@@ -28,28 +57,6 @@ export function SizeTable() {
   const scale = DRAWN_HEIGHT / longest;
   return (
     <div className="sizes" role="group" aria-label="Sizes">
-      {sizes.length === 0 ? (
-        <p className="quiet">Choose whom it is for, and the litres to aim for are worked out here, by three schools.</p>
-      ) : (
-        <ol className="schools-of-size">
-          {sizes.map((sized, i) => (
-            <li key={sized.school} className={i === 0 ? 'ours' : ''}>
-              <b>{SCHOOLS.sizing.answers[sized.school]}:</b>
-              <span className={i === 0 ? '' : 'quiet'}>
-                {' '}
-                {sized.sentence} About <Measure mm={nearestInch(sized.length_mm)} feet /> x{' '}
-                <Measure mm={sized.width_mm} /> x <Measure mm={sized.thickness_mm} />.
-              </span>
-            </li>
-          ))}
-          {unmeasured && (
-            <li>
-              <b>{SCHOOLS.sizing.answers.stepFromLast}:</b>
-              <span className="quiet"> nobody has said how long {unmeasured} is; put it on the rider’s card.</span>
-            </li>
-          )}
-        </ol>
-      )}
       <div className="row-of-tools">
         <span>Boards of</span>
         <InputNumber
@@ -99,13 +106,13 @@ export function SizeTable() {
                     {(share < SENSIBLE_RUN.shorter || share > SENSIBLE_RUN.longer) &&
                       ' Outside this model’s sensible run.'}
                   </span>
+                  <Button
+                    size="small"
+                    onClick={() => editBoard(record.id, `size: ${entry.name.toLowerCase()}`, () => entry.board)}
+                  >
+                    Make it the board
+                  </Button>
                 </div>
-                <Button
-                  size="small"
-                  onClick={() => editBoard(record.id, `size: ${entry.name.toLowerCase()}`, () => entry.board)}
-                >
-                  Make it the board
-                </Button>
               </li>
             );
           })}

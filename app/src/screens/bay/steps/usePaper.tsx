@@ -30,12 +30,17 @@ export type PaperButton = (
 /** Where a PDF goes when its button is pressed. */
 type Goes = 'save' | 'print';
 
+export interface Papers {
+  paperButton: PaperButton;
+  /** Whether a PDF is saved or printed. */
+  goes: ReactNode;
+  /** The paper of what is one page. */
+  onePage: Paper;
+  extras: TicketExtras;
+}
+
 /** Papers of the board in the bay, made beside the page: it goes on meanwhile. With what is put on the two that hang in the shed. */
-export function usePaper(
-  called: string,
-  printedOn: Printed,
-  button: MakeButton,
-): { paperButton: PaperButton; goes: ReactNode; onePage: Paper; extras: TicketExtras } {
+export function usePaper(called: string, printedOn: Printed, button: MakeButton): Papers {
   const { record, shape, rider, target } = useBay();
   const { printer, workshop, house } = useShed((shed) => shed.settings);
   const shelf = useShed((shed) => shed.shelf);

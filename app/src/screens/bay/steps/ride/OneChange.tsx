@@ -5,17 +5,24 @@ import { takeChange, useShed } from '../../../../store/shed.ts';
 import { firstStepWords } from '../../notes/stepWords.ts';
 import { useBay } from '../../useBay.ts';
 
+/** So many changes are looked at at once. */
+const AT_ONCE = 3;
+
 /** From what was said to suspects, ranked by this board’s own numbers; each can be laid over, taking one makes one change. */
 export function OneChange({ said, note }: { said: string; note: () => boolean }) {
   const { record, judgedAs, over, layOver } = useBay();
   const schools = useShed((shed) => shed.settings.schools);
   const [picked, setPicked] = useState<string>();
+  const [asked, setFrom] = useState(0);
   const matched = useMemo(() => complaintsFor(said), [said]);
   const complaint = COMPLAINTS.find(({ id }) => id === (picked ?? matched[0]?.id));
   const changes = useMemo(
     () => (complaint ? changesFor(complaint, judgedAs.facts, schools, judgedAs.rider?.mass_kg) : []),
     [complaint, judgedAs, schools],
   );
+  // Another complaint begins with its first again.
+  const from = asked < changes.length ? asked : 0;
+  const further = from + AT_ONCE < changes.length;
   const besides = complaint && besidesIn(complaint, schools);
   return (
     <div className="one-change" role="group" aria-label="One small change">
@@ -60,7 +67,7 @@ export function OneChange({ said, note }: { said: string; note: () => boolean })
         <p className="quiet">Nothing on this board answers to that.</p>
       )}
       <ol className="changes">
-        {changes.map((change) => {
+        {changes.slice(from, from + AT_ONCE).map((change) => {
           const id = `try:${change.words}`;
           const shown = over?.choice.id === id;
           return (
@@ -111,6 +118,11 @@ export function OneChange({ said, note }: { said: string; note: () => boolean })
           );
         })}
       </ol>
+      {changes.length > AT_ONCE && (
+        <Button size="small" onClick={() => setFrom(further ? from + AT_ONCE : 0)}>
+          {further ? `${changes.length - from - AT_ONCE} more` : `Back to the first ${AT_ONCE}`}
+        </Button>
+      )}
     </div>
   );
 }

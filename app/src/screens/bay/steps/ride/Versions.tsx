@@ -3,7 +3,7 @@ import { memo, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { changesSentence } from '@june-tide/core/edit';
 import { changeWords } from '@june-tide/core/measure';
-import { cutVersion, layoutsOf, type Ride, type Version, versionsOf } from '@june-tide/core/record';
+import { cutVersion, type Felt, layoutsOf, type Ride, type Version, versionsOf } from '@june-tide/core/record';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BoardPlan, FoamGradient } from '../../../../parts/BoardPlan.tsx';
 import { dateWords } from '../../../../parts/days.ts';
@@ -17,13 +17,20 @@ import { Photos } from '../../../../parts/Photos.tsx';
 /** The longest board stands so high beside its words, px. */
 const TALL_px = 62;
 
-/** All a board has been, the last first, each with what was changed and the rides on it; rides of before there were any at the end. */
+/** Rides of before there were versions stand under this. */
+const BEFORE = 'before';
+
+/**
+ * All a board has been, standing in a row, the last first; under them the one that is open: what was changed, the rides on
+ * it, what can be done with it. Rides of before there were any stand at the end.
+ */
 export function Versions({ refuse }: { refuse: (words: string | undefined) => void }) {
   const { record } = useBay();
   const versions = versionsOf(record);
   const cut = cutVersion(record);
   const known = new Set(versions.map(({ id }) => id));
   const before = record.rides.filter(({ version }) => version === undefined || !known.has(version));
+  const [opened, setOpened] = useState<{ id: string; of: number }>();
   const longest = Math.max(...versions.map(({ board }) => board.length_mm), 1);
   const done = (result: EditResult) => refuse(result.ok ? undefined : result.issues[0]?.words);
   if (versions.length === 0 && before.length === 0)
@@ -32,21 +39,21 @@ export function Versions({ refuse }: { refuse: (words: string | undefined) => vo
         Nothing noted yet. After the first ride, write down what they say before you change anything.
       </p>
     );
+  // A version made since is the one to look at.
+  const open = opened?.of === versions.length ? opened.id : (versions.at(-1)?.id ?? BEFORE);
+  const show = (id: string) => setOpened({ id, of: versions.length });
   return (
     <ol className="plain-list versions" aria-label="Versions">
       {[...versions].reverse().map((version) => (
         <li key={version.id} data-version={version.no}>
-          <svg width={26} height={TALL_px} aria-hidden="true">
-            <FoamGradient />
-            <g transform={`translate(13 ${TALL_px - 2})`}>
-              <BoardPlan
-                board={version.board}
-                scale={(TALL_px - 4) / longest}
-                {...(version.frozen ? { stroke: 'var(--coral)' } : {})}
-              />
-            </g>
-          </svg>
-          <div>
+          <Standing
+            version={version}
+            scale={(TALL_px - 4) / longest}
+            open={open === version.id}
+            felt={record.rides.find((ride) => ride.version === version.id && ride.felt)?.felt}
+            show={() => show(version.id)}
+          />
+          <div hidden={open !== version.id}>
             <Said
               version={version}
               from={versions.find(({ id }) => id === version.from)}
@@ -59,15 +66,49 @@ export function Versions({ refuse }: { refuse: (words: string | undefined) => vo
         </li>
       ))}
       {before.length > 0 && (
-        <li data-version="before">
-          <span />
-          <div>
+        <li data-version={BEFORE}>
+          {versions.length > 0 && (
+            <button type="button" className="standing" aria-expanded={open === BEFORE} onClick={() => show(BEFORE)}>
+              before
+            </button>
+          )}
+          <div hidden={open !== BEFORE}>
             {versions.length > 0 && <p className="quiet above-0 below-2">Before versions were made</p>}
             <Rides rides={before} />
           </div>
         </li>
       )}
     </ol>
+  );
+}
+
+interface StandingProps {
+  version: Version;
+  scale: number;
+  open: boolean;
+  felt: Felt | undefined;
+  show: () => void;
+}
+
+/** A version as it stands in the row: its plan, its number, and whether it went better than the one before. */
+function Standing({ version: { no, board, frozen, on }, scale, open, felt, show }: StandingProps) {
+  const words = [`Version ${no}`, dateWords(on), felt && FELT_WORDS[felt], frozen && 'the winner'];
+  return (
+    <button
+      type="button"
+      className="standing"
+      aria-expanded={open}
+      aria-label={words.filter(Boolean).join(', ')}
+      onClick={show}
+    >
+      <svg width={26} height={TALL_px} aria-hidden="true">
+        <FoamGradient />
+        <g transform={`translate(13 ${TALL_px - 2})`}>
+          <BoardPlan board={board} scale={scale} {...(frozen ? { stroke: 'var(--coral)' } : {})} />
+        </g>
+      </svg>
+      <b className={felt ? `felt ${felt}` : ''}>{no}</b>
+    </button>
   );
 }
 
