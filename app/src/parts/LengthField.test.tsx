@@ -69,6 +69,58 @@ describe('a length field', () => {
   });
 });
 
+describe('a length field that is only stood in', () => {
+  const onChange = jest.fn<(mm: number, nudge: boolean) => EditResult>(() => ({ ok: true }));
+  const two = (width_mm: number) => (
+    <>
+      <LengthField label="Width" value_mm={width_mm} onChange={onChange} />
+      <LengthField label="Nose" value_mm={300} onChange={onChange} />
+    </>
+  );
+  afterEach(() => {
+    onChange.mockClear();
+  });
+
+  it('follows the board when that changes under it, and takes nothing when it is left', () => {
+    const { rerender } = render(two(508));
+    const input = screen.getByLabelText<HTMLInputElement>('Width');
+    act(() => input.focus());
+    rerender(two(508 + 25.4));
+    expect(input.value).toBe('21');
+    act(() => screen.getByLabelText('Nose').focus());
+    expect(onChange).not.toHaveBeenCalled();
+  });
+
+  it('does not call the hand back from the next field once its number was taken', async () => {
+    render(two(508));
+    const input = screen.getByLabelText<HTMLInputElement>('Width');
+    act(() => input.focus());
+    fireEvent.change(input, { target: { value: '21' } });
+    const select = jest.spyOn(input, 'select');
+    fireEvent.keyDown(input, { key: 'Enter' });
+    act(() => screen.getByLabelText('Nose').focus());
+    await nextFrame();
+    expect(select).not.toHaveBeenCalled();
+    act(() => input.focus());
+    select.mockClear();
+    fireEvent.keyDown(input, { key: 'Enter' });
+    await nextFrame();
+    expect(select).toHaveBeenCalledTimes(1);
+  });
+
+  it('keeps what was refused when the hand comes back to it', () => {
+    render(two(508));
+    const input = screen.getByLabelText<HTMLInputElement>('Width');
+    act(() => input.focus());
+    fireEvent.change(input, { target: { value: 'wide' } });
+    act(() => screen.getByLabelText('Nose').focus());
+    act(() => input.focus());
+    expect(input.value).toBe('wide');
+  });
+});
+
+const nextFrame = () => new Promise((done) => requestAnimationFrame(done));
+
 describe('Escape', () => {
   it('takes nothing, be it a good number or nonsense, and leaves no error behind', () => {
     for (const typed of ['20', 'wide']) {

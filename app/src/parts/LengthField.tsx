@@ -57,7 +57,9 @@ export function LengthField({
   onHold,
 }: LengthFieldProps) {
   const style = useLengthStyle();
+  /** What was typed and is not taken yet. A field that is only stood in has none: it shows what the board says. */
   const [draft, setDraft] = useState<string>();
+  const [held, setHeld] = useState(false);
   const [error, setError] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   /** Escape was pressed: leaving the field then takes nothing. */
@@ -65,11 +67,15 @@ export function LengthField({
   const written = value_mm === undefined ? undefined : writeLength(value_mm, style, { feet });
   const plain = written?.text ?? '';
 
+  const letGo = () => {
+    setDraft(undefined);
+    setHeld(false);
+  };
   const commit = (text: string): boolean => {
     if (onClear && text.trim() === '') {
       onClear();
       setError(undefined);
-      setDraft(undefined);
+      letGo();
       return true;
     }
     const parsed = parseLength(text, bareUnitOf(style));
@@ -89,17 +95,23 @@ export function LengthField({
     const result = onChange(next_mm, nudge);
     if (result.ok) {
       setError(undefined);
-      setDraft(undefined);
+      letGo();
       return true;
     }
     setError(sentence(result.issues[0]?.words ?? 'That cannot be built.', result.issues[0]?.limit, style));
     return false;
   };
+  /** All of it is chosen for the next number, a frame later, unless the hand is in another field by then. */
+  const selectNext = () =>
+    requestAnimationFrame(() => {
+      if (document.activeElement === input.current) input.current?.select();
+    });
   const parsedDraft = draft === undefined ? undefined : parseLength(draft, bareUnitOf(style));
   const understood =
     parsedDraft?.ok && formatLength(parsedDraft.value, style, { feet }) !== draft?.trim()
       ? formatLength(parsedDraft.value, style, { feet })
       : undefined;
+  const covered = !held && draft === undefined;
 
   return (
     <span className={`field${small ? ' small' : ''}`}>
@@ -108,7 +120,7 @@ export function LengthField({
         aria-label={label}
         title={range}
         aria-invalid={error !== undefined}
-        className={draft === undefined ? 'covered' : ''}
+        className={covered ? 'covered' : ''}
         value={draft ?? plain}
         disabled={disabled}
         inputMode="text"
@@ -116,7 +128,7 @@ export function LengthField({
         spellCheck={false}
         onFocus={(event) => {
           givenUp.current = false;
-          setDraft(plain);
+          setHeld(true);
           onHold?.();
           event.currentTarget.select();
         }}
@@ -127,18 +139,16 @@ export function LengthField({
         onBlur={() => {
           if (!givenUp.current && draft !== undefined && draft.trim() !== plain && !commit(draft)) return;
           givenUp.current = false;
-          setDraft(undefined);
+          letGo();
           setError(undefined);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && draft !== undefined) {
-            if (draft.trim() === plain || commit(draft)) requestAnimationFrame(() => input.current?.select());
-          }
+          if (event.key === 'Enter' && (draft === undefined || draft.trim() === plain || commit(draft))) selectNext();
           if (event.key === 'Escape') {
             // It gives up what was typed, not the drawer around it.
             event.stopPropagation();
             givenUp.current = true;
-            setDraft(undefined);
+            letGo();
             setError(undefined);
             input.current?.blur();
           }
@@ -150,7 +160,7 @@ export function LengthField({
           }
         }}
       />
-      {draft === undefined && written && (
+      {covered && written && (
         <span className="shown fraction" aria-hidden="true">
           {built(written)}
         </span>
