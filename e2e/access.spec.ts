@@ -138,6 +138,7 @@ for (const light of ['day', 'night'] as const) {
     await page.keyboard.press('Escape');
     await opened('the palette', press('Control+k'));
     await button('More for Kettle 7')();
+    await expect(page.getByRole('menuitem', { name: 'Rename' })).toBeVisible();
     await look('the menu of a board', '.ant-dropdown');
     await opened('rename', () => page.getByRole('menuitem', { name: 'Rename' }).click());
     await visit(page, '/shelf?part=blanks');

@@ -1,6 +1,6 @@
 // Nothing is cut off, and no bench of a drawing step scrolls, for seven unlike boards of the demo rack; and a telephone has all to read.
 import type { Page } from '@playwright/test';
-import { expect, makePage, makePart, step, test, visit } from './shed.ts';
+import { choose, expect, makePage, makePart, step, test, visit } from './shed.ts';
 
 const BOARDS = ['slack-118', 'ledge-4', 'stairs-3', 'lamp-5', 'quay-9', 'gannet-2', 'penny-2'];
 const STEPS = ['Outline', 'Rocker', 'Foil', 'Deck', 'Rails', 'Bottom', 'Fins'];
@@ -17,6 +17,13 @@ function faults(): string[] {
     if (box.scrollHeight > box.clientHeight + 1)
       found.push(`${name} is ${box.scrollHeight - box.clientHeight} too tall`);
     if (box.scrollWidth > box.clientWidth + 1) found.push(`${name} is ${box.scrollWidth - box.clientWidth} too wide`);
+  }
+  for (const text of document.querySelectorAll('.bench svg text')) {
+    const [box, all] = [text.getBoundingClientRect(), text.closest('svg')!.getBoundingClientRect()];
+    const within = text.closest('.bench > *')!.getBoundingClientRect();
+    const [left, right] = [Math.max(all.left, within.left), Math.min(all.right, within.right)];
+    if (box.width > 0 && (box.left < left - 1 || box.right > right + 1 || box.bottom > within.bottom + 6))
+      found.push(`“${text.textContent}” of a drawing on the bench is cut off`);
   }
   for (const table of document.querySelectorAll('.bench table')) {
     const over = table.getBoundingClientRect().right - table.parentElement!.getBoundingClientRect().right;
@@ -118,7 +125,9 @@ for (const light of ['day', 'night'] as const) {
         }
         await whole(page, `${board}, ${part}`);
       }
-      await step(page, 'Outline');
+      // With another board laid over the ticket has most to say.
+      await choose(page, 'Lay over another board', /^Kettle 7/);
+      for (const name of ['Rails', 'Outline']) await stepWhole(page, `${board} over Kettle 7`, name);
       await page.keyboard.press('p');
       await whole(page, `${board}, small room`);
       await page.keyboard.press('p');

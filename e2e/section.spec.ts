@@ -198,10 +198,33 @@ test('rail line and concave line are drawn over the profile by button and by key
 }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Rocker');
-  await expect(page.getByTestId('rail-line-says')).toContainText('straight for');
+  await expect(page.getByTestId('rail-line-says')).toContainText('Rail line');
   await page.keyboard.press('l');
   await expect(page.getByTestId('line-rail')).toContainText('rail line under the stringer at the hook');
   await expect(page.getByTestId('straight-run')).toHaveCount(1);
+  // How long it is straight and where a bend begins are asked for too: the lifts on the way there follow, one step to undo.
+  const [run, nose] = [
+    page.getByLabel('Straight run of the rail line'),
+    page.getByLabel('Bend of the nose begins, from nose'),
+  ];
+  await expect(run).toHaveValue('7 5/16');
+  const lift = page.getByLabel('Nose 12 lift');
+  const [lifted, drawn] = [await lift.inputValue(), await page.getByTestId('straight-run').boundingBox()];
+  await type(page, 'Bend of the nose begins, from nose', '33');
+  await expect(nose).toHaveValue('33');
+  await expect(lift).not.toHaveValue(lifted);
+  await expect(page.getByTestId('line-rail')).toBeVisible();
+  await expect
+    .poll(async () => (await page.getByTestId('straight-run').boundingBox())!.width)
+    .toBeGreaterThan(drawn!.width);
+  await page.getByRole('button', { name: /^Undo: straight run/ }).click();
+  await expect(run).toHaveValue('7 5/16');
+  await expect(lift).toHaveValue(lifted);
+  await type(page, 'Straight run of the rail line', '60');
+  await expect(page.getByRole('region', { name: 'The rocker as it is read' }).getByRole('alert')).toContainText(
+    'goes no further (limit',
+  );
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Concave line' }).click();
   await expect(page.getByTestId('line-concave')).toHaveCount(1);
   await page.keyboard.press('l');

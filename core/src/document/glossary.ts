@@ -51,7 +51,7 @@ export const GLOSSARY = {
   concaveLine: entry('Concave line', 'The highest of the bottom across the board, from the side.'),
   straightRun: entry(
     'Straight run',
-    'The longest stretch a straightedge lies on with no more than 1/32 in of light. The bends begin at its ends.',
+    'How far a straightedge held along the rail line at the flat point lies on it with no more than 1/32 in of light. The bends begin at its ends.',
   ),
   foil: entry('Foil', 'The thickness along the board at the stringer.'),
   crown: entry('Crown', 'How far the deck falls from the stringer to the rail.'),

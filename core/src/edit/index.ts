@@ -66,6 +66,7 @@ export {
   withWing,
 } from './parts.ts';
 export { solvedFor } from './shift.ts';
+export { readRun, type RunAsked, withStraightRun } from './straightRun.ts';
 export { FAMILY_DECIDES, type Part, PART_FACTS, PARTS, withFamily, withPart } from './take.ts';
 export { stretched, withEqualEnds, withNose, withTail } from './size.ts';
 export { MOST_SIZES, type SizeOfRun, type SizeRun, sizeRunSchema, sizesOf, usualRun } from './sizeRun.ts';

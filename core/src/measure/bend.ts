@@ -1,6 +1,6 @@
 import type { FairCurve } from '../curve/fairCurve.ts';
 import type { Shape } from '../shape/shape.ts';
-import { railLineAt, stringerLineAt } from './bottomLines.ts';
+import { stringerLineAt } from './bottomLines.ts';
 
 /** How a curve bends over one stretch. */
 export interface Bend {
@@ -64,24 +64,21 @@ interface Flattest {
   gap_mm?: number;
   from_mm?: number;
   to_mm?: number;
-  /** Along the stringer, or along the bottom edge of the rail. */
-  of?: 'stringer' | 'rail';
 }
 
 /**
- * The flattest part of the bottom at the stringer, or of the rail line: the longest straightedge that leaves no more than 1/32 in of
- * light under it anywhere, and where it lies; between two stations where they are given. Its ends are where the bends begin.
+ * The flattest part of the bottom at the stringer: the longest straightedge that leaves no more than 1/32 in of
+ * light under it anywhere, and where it lies; between two stations where they are given.
  */
 export function flattestPart(
   shape: Shape,
-  { gap_mm = FLAT_GAP_mm, from_mm = 0, to_mm = Infinity, of = 'stringer' }: Flattest = {},
+  { gap_mm = FLAT_GAP_mm, from_mm = 0, to_mm = Infinity }: Flattest = {},
 ): { length_mm: number; middle_mm: number } {
-  const lineAt = of === 'rail' ? railLineAt : stringerLineAt;
   const { length_mm } = shape.board;
   const count = 360;
   const h = length_mm / count;
   const [first, last] = [Math.ceil(from_mm / h), Math.min(count, Math.floor(to_mm / h))];
-  const z = Array.from({ length: count + 1 }, (_, k) => lineAt(shape, k * h));
+  const z = Array.from({ length: count + 1 }, (_, k) => stringerLineAt(shape, k * h));
   const gapOver = (a: number, b: number) => {
     let widest = 0;
     for (let k = a + 1; k < b; k++)

@@ -15,5 +15,5 @@ export { bottomWords, type TicketLine, ticketLines } from './ticket.ts';
 export { volume_L } from './volume.ts';
 export { hollowLineAt, lowestAt, stringerLineAt } from './bottomLines.ts';
 export { STATION_COLUMNS, stationLines, stationsFrom, stationText } from './stationColumns.ts';
-export { flattestPart } from './bend.ts';
+export { type StraightRun, straightRunOf } from './straightRun.ts';
 export { LIGHT_LINES, type LightAlong, lightAlong, type LightLineKey } from './lightAlong.ts';

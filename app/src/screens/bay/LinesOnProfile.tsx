@@ -1,4 +1,4 @@
-import { hollowLineAt, railLineAt, flattestPart } from '@june-tide/core/measure';
+import { hollowLineAt, railLineAt, straightRunOf } from '@june-tide/core/measure';
 import type { Shape } from '@june-tide/core/shape';
 import { useMemo } from 'react';
 import { DrawnMeasure } from '../../parts/Measure.tsx';
@@ -64,12 +64,11 @@ function Line({ line, row, scale }: { line: ProfileLine; row: number; scale: Pla
 /** Where the rail line is straight: a bar on the straightedge, the bends beginning at its ends. */
 function Run({ scale }: { scale: PlankScale }) {
   const { shape } = useLiveBay();
-  const { length_mm, middle_mm } = useMemo(() => flattestPart(shape, { of: 'rail' }), [shape]);
-  const [from_mm, to_mm] = [middle_mm - length_mm / 2, middle_mm + length_mm / 2];
+  const { tail_mm, nose_mm } = useMemo(() => straightRunOf(shape), [shape]);
   return (
     <g stroke="var(--coral)" data-testid="straight-run">
-      <line x1={scale.x(from_mm)} x2={scale.x(to_mm)} y1={scale.ground + 3} y2={scale.ground + 3} strokeWidth={4} />
-      {[from_mm, to_mm].map((x) => (
+      <line x1={scale.x(tail_mm)} x2={scale.x(nose_mm)} y1={scale.ground + 3} y2={scale.ground + 3} strokeWidth={4} />
+      {[tail_mm, nose_mm].map((x) => (
         <line key={x} x1={scale.x(x)} x2={scale.x(x)} y1={scale.ground - 6} y2={scale.ground + 8} strokeWidth={1.4} />
       ))}
     </g>

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { CopyOutlined } from '@ant-design/icons';
-import { memo, type ReactNode, useState } from 'react';
+import { memo, type ReactNode, useRef, useState } from 'react';
 import { TAIL_WORDS } from '@june-tide/core/document';
 import {
   type MeasureKey,
@@ -14,6 +14,7 @@ import {
 import type { LitresTarget } from '@june-tide/core/rider';
 import { formatLitres, formatMass } from '@june-tide/core/units';
 import { BuiltText, Measure, useLengthStyle } from '../../parts/Measure.tsx';
+import { useSize } from '../../parts/useSize.ts';
 import { useShed } from '../../store/shed.ts';
 import { useBay, useLiveBay } from './useBay.ts';
 
@@ -194,33 +195,43 @@ function gap(litres: number, target: LitresTarget): string {
   return 'in the range';
 }
 
-/** The litres as a stroke on a little scale, the range as a band. */
+/** The most it is drawn wide, and how much of that a number on it needs, px. */
+const WIDEST = 180;
+const PER_NUMBER = 28;
+
+/** The litres as a stroke on a little scale, the range as a band; as wide as there is room for. */
 function LitresScale({ litres, target }: { litres: number; target: LitresTarget }) {
+  const room = useRef<HTMLSpanElement>(null);
+  const width = Math.min(WIDEST, useSize(room).width);
   const from = Math.floor(Math.min(litres, target.low_L) - 1);
   const to = Math.ceil(Math.max(litres, target.high_L) + 1);
-  const x = (value: number) => 6 + ((value - from) / (to - from)) * 168;
-  const every = Math.max(1, Math.ceil((to - from) / 6));
+  const x = (value: number) => 10 + ((value - from) / (to - from)) * (width - 20);
+  const every = Math.max(1, Math.ceil((to - from) / Math.max(1, Math.floor(width / PER_NUMBER) - 1)));
   const ticks = Array.from({ length: Math.floor((to - from) / every) + 1 }, (_, i) => from + i * every);
   return (
-    <svg width={180} height={40} aria-hidden="true">
-      <rect
-        x={x(target.low_L)}
-        width={x(target.high_L) - x(target.low_L)}
-        y={20}
-        height={12}
-        fill="var(--faint)"
-        opacity={0.45}
-      />
-      <line x1={6} x2={174} y1={32} y2={32} stroke="var(--ink)" />
-      {ticks.map((tick) => (
-        <g key={tick}>
-          <line x1={x(tick)} x2={x(tick)} y1={27} y2={32} stroke="var(--ink)" />
-          <text x={x(tick)} y={14} textAnchor="middle" fontSize={13} fontFamily="var(--serif)" fill="var(--pencil)">
-            {tick}
-          </text>
-        </g>
-      ))}
-      <line x1={x(litres)} x2={x(litres)} y1={17} y2={38} stroke="var(--ink)" strokeWidth={4} />
-    </svg>
+    <span ref={room} className="litres-scale">
+      {width > 0 && (
+        <svg width={width} height={34} aria-hidden="true">
+          <rect
+            x={x(target.low_L)}
+            width={x(target.high_L) - x(target.low_L)}
+            y={16}
+            height={11}
+            fill="var(--faint)"
+            opacity={0.45}
+          />
+          <line x1={10} x2={width - 10} y1={27} y2={27} stroke="var(--ink)" />
+          {ticks.map((tick) => (
+            <g key={tick}>
+              <line x1={x(tick)} x2={x(tick)} y1={22} y2={27} stroke="var(--ink)" />
+              <text x={x(tick)} y={12} textAnchor="middle" fontSize={13} fontFamily="var(--serif)" fill="var(--pencil)">
+                {tick}
+              </text>
+            </g>
+          ))}
+          <line x1={x(litres)} x2={x(litres)} y1={13} y2={33} stroke="var(--ink)" strokeWidth={4} />
+        </svg>
+      )}
+    </span>
   );
 }

@@ -2,13 +2,13 @@ import { Button, Select } from 'antd';
 import { type ReactNode, useMemo, useState } from 'react';
 import { hollowStretches } from '@june-tide/core/curve';
 import { TAIL_WORDS } from '@june-tide/core/document';
-import { withNose, withTail } from '@june-tide/core/edit';
+import { type RunAsked, withNose, withStraightRun, withTail } from '@june-tide/core/edit';
 import {
   curveLength_mm,
   foilDifferences,
   railLineAt,
   READING_WORDS,
-  flattestPart,
+  straightRunOf,
   tipLifts,
   TWELVE_mm,
   withTipLifts,
@@ -142,9 +142,88 @@ function DrawnLines() {
 }
 
 const OTHER_READINGS = ['middle', 'table'] as const;
+const READ_SHORT: Readonly<Record<(typeof OTHER_READINGS)[number], string>> = {
+  middle: 'lifts, from mid-length',
+  table: 'lifts, on a table',
+};
 
-/** The tips as other people read them, to be typed that way too, and the two other lines of the bottom. */
+/** The tips as other people read them and where the rail line bends, nose and tail side by side, to be typed that way too. */
 function Reading() {
+  const { record, shape } = useBay();
+  const L = record.board.length_mm;
+  const run = useMemo(() => straightRunOf(shape), [shape]);
+  return (
+    <table className="marks as-read">
+      <thead>
+        <tr>
+          <td />
+          <th scope="col" className="num">
+            Nose
+          </th>
+          <th scope="col" className="num">
+            Tail
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <LiftsAsRead />
+        <tr data-testid="rail-line-says">
+          <th scope="row">
+            <Term of="railLine" />, 12 in up
+          </th>
+          <td className="num">
+            <Measure mm={railLineAt(shape, L - TWELVE_mm)} />
+          </td>
+          <td className="num">
+            <Measure mm={railLineAt(shape, TWELVE_mm)} />
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">bend begins, from end</th>
+          <td className="num">
+            <RunField
+              asked="nose"
+              label="Bend of the nose begins, from nose"
+              value_mm={L - run.nose_mm}
+              range_mm={[0, L - shape.rocker.flat_mm]}
+            />
+          </td>
+          <td className="num">
+            <RunField
+              asked="tail"
+              label="Bend of the tail begins, from tail"
+              value_mm={run.tail_mm}
+              range_mm={[0, shape.rocker.flat_mm]}
+            />
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">
+            <Term of="straightRun" />
+          </th>
+          <td className="num">
+            <RunField
+              asked="length"
+              label="Straight run of the rail line"
+              value_mm={run.nose_mm - run.tail_mm}
+              range_mm={[0, L]}
+            />
+          </td>
+          <td />
+        </tr>
+        <tr>
+          <th scope="row">along the bottom</th>
+          <td className="num">
+            <Measure mm={curveLength_mm(shape)} feet />
+          </td>
+          <td />
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+function LiftsAsRead() {
   const { record, shape } = useBay();
   const shop = useShed((shed) => shed.settings.reading);
   const [reading, setReading] = useState<(typeof OTHER_READINGS)[number]>(shop === 'table' ? 'table' : 'middle');
@@ -160,42 +239,64 @@ function Reading() {
     }
     return editBoard(record.id, `${what} lift`, () => changed, nudge ? `reading:${what}` : undefined);
   };
-  const L = record.board.length_mm;
-  const run = useMemo(() => flattestPart(shape, { of: 'rail' }), [shape]);
   return (
-    <>
-      <div className="row-of-tools">
+    <tr>
+      <th scope="row">
         <Select
           aria-label="Lifts as read"
           size="small"
-          className="fit-150"
+          variant="borderless"
+          title={READING_WORDS[reading]}
           value={reading}
-          options={OTHER_READINGS.map((value) => ({ value, label: READING_WORDS[value] }))}
+          options={OTHER_READINGS.map((value) => ({ value, label: READ_SHORT[value] }))}
           onChange={setReading}
         />
-        <span className="quiet">nose</span>
+      </th>
+      <td className="num">
         <LengthField
           small
           label="Nose lift as read"
           value_mm={lifts.noseLift_mm}
           onChange={(mm, nudge) => set('nose', mm, nudge)}
         />
-        <span className="quiet">tail</span>
+      </td>
+      <td className="num">
         <LengthField
           small
           label="Tail lift as read"
           value_mm={lifts.tailLift_mm}
           onChange={(mm, nudge) => set('tail', mm, nudge)}
         />
-      </div>
-      <p className="quiet above-6 below-0" data-testid="rail-line-says">
-        <Term of="railLine" /> <Measure mm={railLineAt(shape, L - TWELVE_mm)} /> up at nose 12,{' '}
-        <Measure mm={railLineAt(shape, TWELVE_mm)} /> at tail 12; <Term of="straightRun">straight</Term> for{' '}
-        <Measure mm={run.length_mm} /> from <Measure mm={run.middle_mm - run.length_mm / 2} /> to{' '}
-        <Measure mm={run.middle_mm + run.length_mm / 2} />. Along the bottom <Measure mm={curveLength_mm(shape)} feet />
-        .
-      </p>
-    </>
+      </td>
+    </tr>
+  );
+}
+
+interface RunFieldProps {
+  asked: RunAsked;
+  label: string;
+  value_mm: number;
+  range_mm: readonly [number, number];
+}
+
+/** How long the rail line is straight, or where a bend of it begins, as told from its end: the lifts on the way there follow. */
+function RunField({ asked, label, value_mm, range_mm }: RunFieldProps) {
+  const { record } = useBay();
+  const told = (mm: number) => (asked === 'nose' ? record.board.length_mm - mm : mm);
+  return (
+    <LengthField
+      small
+      label={label}
+      value_mm={value_mm}
+      range_mm={range_mm}
+      onChange={(mm, nudge) => {
+        const solved = withStraightRun(record.board, asked, told(mm));
+        if (solved.ok)
+          return editBoard(record.id, 'straight run', () => solved.board, nudge ? `straightRun:${asked}` : undefined);
+        const limit = told(solved.reached);
+        return { ok: false, issues: [{ code: 'straightRun', path: '', limit, words: solved.reason }] };
+      }}
+    />
   );
 }
 
