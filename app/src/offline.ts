@@ -1,18 +1,26 @@
 import { registerSW } from 'virtual:pwa-register';
-import { queue, useShed } from './store/shedState.ts';
+import { type OfflineState, queue, useShed } from './store/shedState.ts';
 
 /** A newer app is looked for when this one is opened, and so often while it is. */
 const LOOK_ms = 60 * 60_000;
 
 /** Keeps the app itself in the browser, so that it opens with no server; a newer one is told of, and waits until it is asked for. */
 export function keepOffline(): void {
+  const is = (offline: OfflineState) => useShed.setState({ offline });
+  if ('serviceWorker' in navigator) is('coming');
   const take = registerSW({
     onNeedRefresh: () => useShed.setState({ update: () => void whenSaved().then(() => take(true)) }),
-    onOfflineReady: () => useShed.setState({ offline: true }),
+    onOfflineReady: () => is('kept'),
+    onRegisterError: () => is('no'),
     onRegisteredSW: (_, registration) => {
+      if (!registration) return is('no');
+      const first = registration.installing;
+      first?.addEventListener('statechange', () => {
+        if (first.state === 'redundant' && useShed.getState().offline === 'coming') is('no');
+      });
       // Another page of this browser may have begun to keep it.
-      void navigator.serviceWorker.ready.then(() => useShed.setState({ offline: true }));
-      if (registration) setInterval(() => void registration.update().catch(() => undefined), LOOK_ms);
+      void navigator.serviceWorker.ready.then(() => is('kept'));
+      setInterval(() => void registration.update().catch(() => undefined), LOOK_ms);
     },
   });
 }

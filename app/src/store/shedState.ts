@@ -18,6 +18,9 @@ export interface SpoiltRow {
   row: unknown;
 }
 
+/** `coming`: it is being fetched. */
+export type OfflineState = 'no' | 'coming' | 'kept';
+
 export interface ShedState {
   status: 'loading' | 'ready' | 'failed';
   /** Why the shed could not be opened. */
@@ -31,8 +34,8 @@ export interface ShedState {
   shelf: readonly Blank[];
   settings: Settings;
   save: SaveState;
-  /** The app itself is kept in this browser. */
-  offline: boolean;
+  /** Whether the app itself is kept in this browser. */
+  offline: OfflineState;
   /** Takes the newer app that is there; undefined while there is none. */
   update: (() => void) | undefined;
   histories: Readonly<Record<string, History<BoardRecord>>>;
@@ -51,7 +54,7 @@ export const useShed = create<ShedState>(() => ({
   shelf: [],
   settings: USUAL_SETTINGS,
   save: { kind: 'saved' },
-  offline: false,
+  offline: 'no',
   update: undefined,
   histories: {},
   spoilt: [],

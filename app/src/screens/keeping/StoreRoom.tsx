@@ -1,8 +1,15 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { askToLast, type Room, roomTaken, useShed } from '../../store/shed.ts';
+import type { OfflineState } from '../../store/shedState.ts';
 
 const megabytes = (value: number) => (value >= 1000 ? `${(value / 1000).toFixed(1)} GB` : `${value.toFixed(1)} MB`);
+
+const OFFLINE_WORDS: Readonly<Record<OfflineState, string>> = {
+  kept: 'The app itself is kept here too: it opens with no network and no server.',
+  coming: 'The app itself is being fetched to be kept here: until then it opens while its server runs.',
+  no: 'The app itself is not kept here: it opens while its server runs.',
+};
 
 /** The room the shed takes in this browser, and whether the browser may clear it by itself. */
 export function StoreRoom() {
@@ -15,11 +22,7 @@ export function StoreRoom() {
   return (
     <>
       <h2>In this browser</h2>
-      <p className="quiet above-0">
-        {offline
-          ? 'The app itself is kept here too: it opens with no network and no server.'
-          : 'The app itself is not kept here: it opens while its server runs.'}
-      </p>
+      <p className="quiet above-0">{OFFLINE_WORDS[offline]}</p>
       {!room && <p className="quiet above-0">This browser does not say how much room there is.</p>}
       {room && (
         <table className="misfits" aria-label="Room in this browser">
