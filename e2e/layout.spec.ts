@@ -18,6 +18,10 @@ function faults(): string[] {
       found.push(`${name} is ${box.scrollHeight - box.clientHeight} too tall`);
     if (box.scrollWidth > box.clientWidth + 1) found.push(`${name} is ${box.scrollWidth - box.clientWidth} too wide`);
   }
+  for (const field of document.querySelectorAll('.bench .ant-select-content, .bench .ant-select-placeholder')) {
+    if (field.clientWidth > 0 && field.scrollWidth > field.clientWidth + 1)
+      found.push(`“${field.textContent}” is cut off in its field`);
+  }
   for (const text of document.querySelectorAll('.bench svg text')) {
     const [box, all] = [text.getBoundingClientRect(), text.closest('svg')!.getBoundingClientRect()];
     const within = text.closest('.bench > *')!.getBoundingClientRect();
@@ -64,7 +68,7 @@ for (const size of SIZES) {
         await step(page, name);
         await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
         // Drawings are laid out once their room is known.
-        await expect.poll(() => page.evaluate(faults), { message: `${board}, ${name}`, timeout: 4000 }).toEqual([]);
+        await expect.poll(() => page.evaluate(faults), { message: `${board}, ${name}`, timeout: 30_000 }).toEqual([]);
       }
     }
   });
@@ -82,7 +86,7 @@ const MAKE_PAGES = {
   'Shaped board': ['Tape', 'Callipers', 'Straightedge', 'Rails', 'Bottom'],
 };
 const whole = (page: Page, where: string) =>
-  expect.poll(() => page.evaluate(faults), { message: where, timeout: 6000 }).toEqual([]);
+  expect.poll(() => page.evaluate(faults), { message: where, timeout: 30_000 }).toEqual([]);
 const stepWhole = async (page: Page, board: string, name: string) => {
   await step(page, name);
   await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
@@ -177,7 +181,7 @@ test('on a telephone the rack, riders, the line, the ticket and the cut numbers 
   await expect(page.getByTestId('litres')).toContainText('31.5 L');
   await fits('the bay');
   const cut = page.getByRole('table', { name: 'Planing plan' });
-  await cut.scrollIntoViewIfNeeded({ timeout: 15_000 });
+  await cut.scrollIntoViewIfNeeded({ timeout: 30_000 });
   await expect(cut.getByRole('row').last()).toContainText('1 5/8');
 });
 

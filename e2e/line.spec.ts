@@ -26,11 +26,11 @@ test('a board goes from its design over blank, bands, paper and the line to what
 
   await makePart(page, 'Blank');
   const first = page.getByRole('button', { name: /^Take .*, PU$/ }).first();
-  await first.click({ timeout: 15_000 });
+  await first.click({ timeout: 30_000 });
   const margins = page.getByRole('table', { name: 'Margins' });
   await expect(margins.getByRole('row')).toHaveCount(4);
   await type(page, 'Over deck and bottom', '1/2');
-  await expect(page.getByTestId('blanks-fit')).not.toContainText('None', { timeout: 15_000 });
+  await expect(page.getByTestId('blanks-fit')).not.toContainText('None', { timeout: 30_000 });
   await type(page, 'Over deck and bottom', '1/16');
 
   // Cut, it is one less on the shelf.
@@ -44,11 +44,11 @@ test('a board goes from its design over blank, bands, paper and the line to what
 
   await makePart(page, 'Rail bands');
   const left = page.getByTestId('bands-left');
-  await expect(left).toContainText('left to sand', { timeout: 15_000 });
+  await expect(left).toContainText('left to sand', { timeout: 30_000 });
   const litresLeft = async () => Number.parseFloat(await left.innerText());
   const three = await litresLeft();
   await page.getByRole('radiogroup', { name: 'Bands on the deck side' }).getByText('4', { exact: true }).click();
-  await expect(page.getByRole('img', { name: 'Rail bands: 4 on the deck, 1 under' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByRole('img', { name: 'Rail bands: 4 on the deck, 1 under' })).toBeVisible({ timeout: 30_000 });
   await expect.poll(litresLeft).toBeLessThan(three);
   await makePage(page, 'At every station');
   await expect(page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row')).toHaveCount(14);
@@ -59,9 +59,9 @@ test('a board goes from its design over blank, bands, paper and the line to what
   await type(page, 'deck 1, Centre, in from the rail', '2 1/8');
   await makePage(page, 'At every station');
   const middle = page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row', { name: /^Centre/ });
-  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 15_000 });
+  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 30_000 });
   await page.reload();
-  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 15_000 });
+  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 30_000 });
   await makePage(page, 'At the hook');
   await expect(page.getByRole('button', { name: 'Let deck 1 go' })).toBeVisible();
 
@@ -250,7 +250,7 @@ test('the shelf: a blank is added, changed and taken off; prices and figures rea
   await page
     .getByRole('button', { name: /^Take .*, PU$/ })
     .first()
-    .click({ timeout: 15_000 });
+    .click({ timeout: 30_000 });
   await makePart(page, 'Cost');
   const cost = page.getByRole('table', { name: 'Cost sheet, hours' });
   // Hours cost nothing now: the hours' sum is none, and the price is that of materials with the margin.
@@ -291,7 +291,7 @@ test('what making puts on paper is black on white, and nothing but it', async ({
     await page.emulateMedia({ media: 'screen' });
     return pages.flatMap((sheet) => sheet.texts.map(({ text }) => text)).join(' ');
   };
-  await expect(page.getByTestId('bands-left')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByTestId('bands-left')).toBeVisible({ timeout: 30_000 });
   const bands = await printed();
   expect(bands).toContain('Slack Water 118, rail bands');
   expect(bands).toContain('Nose 12');

@@ -9,7 +9,7 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
   await step(page, 'Make');
   await makePart(page, 'Blank');
   const bench = page.getByRole('group', { name: 'Blank' });
-  await expect(bench).toContainText(/\d+ of 30 blanks hold it/, { timeout: 15_000 });
+  await expect(bench).toContainText(/\d+ of 30 blanks hold it/, { timeout: 30_000 });
   await bench
     .getByRole('button', { name: /^Take .*, PU$/ })
     .first()
@@ -33,16 +33,16 @@ test('a blank is found for the board, taken, and planed by a plan that ends at t
   await saved(page);
   // The part that is open is kept in the address.
   await page.reload();
-  await expect(bench.getByRole('table', { name: 'Planing plan' })).toBeVisible({ timeout: 15_000 });
+  await expect(bench.getByRole('table', { name: 'Planing plan' })).toBeVisible({ timeout: 30_000 });
 
   // Twice as thick, no blank holds it, and it says where and by how much.
   await step(page, 'Foil');
   await type(page, 'Thickest thick', '5');
   // The page that was left is open again.
   await step(page, 'Make');
-  await expect(bench).toContainText('does not hold the board', { timeout: 15_000 });
+  await expect(bench).toContainText('does not hold the board', { timeout: 30_000 });
   await makePage(page, 'A blank of the shelf');
-  await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 15_000 });
+  await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 30_000 });
   await expect(bench).toContainText(/too thin .* from the tail by/);
 });
 
@@ -91,9 +91,9 @@ test('the shelf goes out as CSV and comes back, and a bad one is refused by its 
   await upload([lines[0], lines[1].replace(/,(pu|eps[^,]*),/, ',straw,')].join('\r\n'));
   await expect(page.getByText(/mine\.csv: row 2, foam/)).toBeVisible();
   await upload([lines[0], lines[5], lines[6]].join('\r\n'));
-  await expect(bench).toContainText(/of 2 blanks hold it/, { timeout: 15_000 });
+  await expect(bench).toContainText(/of 2 blanks hold it/, { timeout: 30_000 });
   await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(bench).toContainText(/of 30 blanks hold it/, { timeout: 15_000 });
+  await expect(bench).toContainText(/of 30 blanks hold it/, { timeout: 30_000 });
 });
 
 test('a glass schedule says what to cut, what to mix and what it will weigh; polyester on EPS is refused', async ({
@@ -193,7 +193,7 @@ test('lines go out as splines, and a solid says how large it comes out before it
   expect(await dxf()).toContain('AcDbSpline');
   await choose(page, 'Facets within', 'within 1 mm');
   const said = page.getByTestId('facets');
-  await expect(said).toContainText('facets: STL', { timeout: 15_000 });
+  await expect(said).toContainText('facets: STL', { timeout: 30_000 });
   const facets = Number((await said.innerText()).replace(/,/g, '').match(/^\d+/)?.[0]);
   const stl = await taken(page, () => page.getByRole('button', { name: 'Solid (STL)' }).click());
   expect(stl.bytes.readUInt32LE(80)).toBe(facets);
@@ -283,7 +283,7 @@ test('a paper goes to the printer instead of into a file', async ({ page }) => {
   await makePage(page, 'Ticket and sheets');
   await page.getByText('Print it', { exact: true }).click();
   await page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click();
-  await expect(page.locator('body')).toHaveAttribute('data-printed', /^blob:/, { timeout: 15_000 });
+  await expect(page.locator('body')).toHaveAttribute('data-printed', /^blob:/, { timeout: 30_000 });
   const bytes = await page.evaluate(async () => {
     const { made } = window as unknown as { made: Blob };
     return [...new Uint8Array(await made.arrayBuffer())];
@@ -326,7 +326,7 @@ test('the rider gets a picture of the board, drawn and out of the room, twice as
 
   await page.getByRole('button', { name: 'Into the room' }).click();
   const room = page.getByTestId('room');
-  await expect(room).not.toHaveAttribute('data-corners', '0', { timeout: 15_000 });
+  await expect(room).not.toHaveAttribute('data-corners', '0', { timeout: 30_000 });
   const box = (await room.boundingBox())!;
   const turned = await taken(page, () => page.getByRole('button', { name: 'Picture (PNG)' }).click());
   expect(turned.name).toMatch(/^slack-water-\d+-room\.png$/);

@@ -48,7 +48,7 @@ export default defineConfig({
   workers: 2,
   // For what hangs: a machine that is slow is not wrong.
   timeout: 90_000,
-  expect: { timeout: 8_000 },
+  expect: { timeout: 20_000 },
   forbidOnly: process.env.CI !== undefined,
   reporter: [['list'], ['json', { outputFile: join(root, 'test-results', 'interface.json') }]],
   webServer: {

@@ -88,10 +88,10 @@ test('the room: a tint of the order is on the bottom and laps onto the deck, whe
     .toBeGreaterThan(50_000);
   // From above it is white between its laps; from below it is green.
   await choose(page, 'Where the eye is', 'Over the deck');
-  await expect.poll(async () => (await greenIn(room)).places, { timeout: 10_000 }).toBeGreaterThan(150);
+  await expect.poll(async () => (await greenIn(room)).places, { timeout: 30_000 }).toBeGreaterThan(150);
   expect((await greenIn(room)).middle).toBe(false);
   await choose(page, 'Where the eye is', 'Along the bottom');
-  await expect.poll(async () => (await greenIn(room)).middle, { timeout: 10_000 }).toBe(true);
+  await expect.poll(async () => (await greenIn(room)).middle, { timeout: 30_000 }).toBe(true);
 });
 
 test('the room: two clicks measure it, another board stands in it, it is filmed, and it is small beside the drawing', async ({
@@ -138,7 +138,7 @@ test('the room: two clicks measure it, another board stands in it, it is filmed,
   const narrow = (await small.screenshot()).toString('base64');
   await type(page, 'Wide point width', '22');
   await expect
-    .poll(async () => (await small.screenshot()).toString('base64') === narrow, { timeout: 10_000 })
+    .poll(async () => (await small.screenshot()).toString('base64') === narrow, { timeout: 30_000 })
     .toBe(false);
   await page.getByRole('button', { name: 'Take the small room off' }).click();
   await expect(small).toHaveCount(0);

@@ -129,7 +129,7 @@ test('a version is made where the blank is cut, and what it was cut to stays wha
   await page
     .getByRole('button', { name: /^Take .*, PU$/ })
     .first()
-    .click({ timeout: 15_000 });
+    .click({ timeout: 30_000 });
   await page.getByRole('button', { name: 'It is cut: one less on the shelf' }).click();
   await step(page, 'Outline');
   await type(page, 'Wide point width', '20');

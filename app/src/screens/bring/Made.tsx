@@ -44,6 +44,9 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
           </Button>
         </div>
       )}
+      {!going && failed === undefined && !made && (
+        <p className="quiet above-0">Nothing yet: its size and litres stand here once it is read.</p>
+      )}
       {!going && failed !== undefined && (
         <p role="alert" className="trouble">
           {failed}

@@ -116,7 +116,7 @@ export function BlockOfEps() {
             mode="multiple"
             maxTagCount={1}
             className="least-170"
-            placeholder="Other boards of the rack"
+            placeholder="Boards of the rack"
             optionFilterProp="label"
             value={others}
             onChange={setOthers}

@@ -257,45 +257,47 @@ function BoxRows({ index, box }: { index: number; box: FinBox }) {
       </tr>
       <tr className="under">
         <td colSpan={5}>
-          <Select
-            aria-label={`${name} template`}
-            size="small"
-            className="fit-124"
-            value={chosen?.[0] ?? 'own'}
-            options={[
-              ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),
-              ...(chosen ? [] : [{ value: 'own', label: box.template.name }]),
-            ]}
-            onChange={(key) => {
-              const template = Object.entries(FIN_TEMPLATES).find(([k]) => k === key)?.[1];
-              if (template) set('template', { template });
-            }}
-          />
-          <span className="quiet"> base </span>
-          <LengthField
-            small
-            label={`${name} base`}
-            value_mm={base}
-            onChange={(base_mm, nudge) =>
-              set('base', { template: { ...box.template, base_mm } }, nudge ? `field:base${index}` : undefined)
-            }
-          />
-          <span className="quiet"> deep </span>
-          <LengthField
-            small
-            label={`${name} depth`}
-            value_mm={box.template.depth_mm}
-            onChange={(depth_mm, nudge) =>
-              set('depth', { template: { ...box.template, depth_mm } }, nudge ? `field:deep${index}` : undefined)
-            }
-          />
-          <FinTemplateEditor
-            name={name}
-            box={box}
-            onChange={(what, change, merge) =>
-              set(what, { template: { ...box.template, ...change } }, merge && `${merge}${index}`)
-            }
-          />
+          <div className="template-row">
+            <Select
+              aria-label={`${name} template`}
+              size="small"
+              className="grow"
+              value={chosen?.[0] ?? 'own'}
+              options={[
+                ...Object.entries(FIN_TEMPLATES).map(([value, t]) => ({ value, label: t.name })),
+                ...(chosen ? [] : [{ value: 'own', label: box.template.name }]),
+              ]}
+              onChange={(key) => {
+                const template = Object.entries(FIN_TEMPLATES).find(([k]) => k === key)?.[1];
+                if (template) set('template', { template });
+              }}
+            />
+            <span className="quiet">base</span>
+            <LengthField
+              small
+              label={`${name} base`}
+              value_mm={base}
+              onChange={(base_mm, nudge) =>
+                set('base', { template: { ...box.template, base_mm } }, nudge ? `field:base${index}` : undefined)
+              }
+            />
+            <span className="quiet">deep</span>
+            <LengthField
+              small
+              label={`${name} depth`}
+              value_mm={box.template.depth_mm}
+              onChange={(depth_mm, nudge) =>
+                set('depth', { template: { ...box.template, depth_mm } }, nudge ? `field:deep${index}` : undefined)
+              }
+            />
+            <FinTemplateEditor
+              name={name}
+              box={box}
+              onChange={(what, change, merge) =>
+                set(what, { template: { ...box.template, ...change } }, merge && `${merge}${index}`)
+              }
+            />
+          </div>
         </td>
       </tr>
     </tbody>

@@ -95,7 +95,7 @@ export function OtherTemplates({ called, printedOn, button, paperButton }: Other
           mode="multiple"
           maxTagCount={2}
           className="least-150"
-          placeholder="All the usual stations"
+          placeholder="Usual stations"
           value={chosen}
           onChange={setChosen}
           options={USUAL_STATIONS.map((place, i) => ({
