@@ -45,6 +45,15 @@ describe('a straight run that is asked for', () => {
     ]);
   });
 
+  it('sets it half way where the flat point is nearer the end than two feet', () => {
+    const board = modelNamed('Slack Water')!;
+    const flatPoint_mm = 400 - board.length_mm / 2;
+    const marks = board.rocker.marks.filter((mark) => mark.from === 'nose');
+    const near = { ...board, rocker: { ...board.rocker, flatPoint_mm, marks } };
+    const solved = withStraightRun(near, 'tail', readRun(shapeOf(near), 'tail') - 10);
+    expect(solved.ok && solved.board.rocker.marks.at(-1)).toMatchObject({ from: 'tail', at_mm: 200 });
+  });
+
   it('says how far it can go where no lift above nothing would do', () => {
     const board = modelNamed('Slack Water')!;
     const solved = withStraightRun(board, 'nose', board.length_mm - 100);

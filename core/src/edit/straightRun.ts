@@ -19,12 +19,17 @@ const TWELVE_mm = 12 * INCH_mm;
 /** Nearer than this is what was asked: no rule shows it. */
 const WITHIN_mm = 0.1;
 
-/** The board with a lift to change between the flat point and that end; where there is none one is set 12 in from the end, on the line. */
+/**
+ * The board with a lift to change between the flat point and that end; where there is none one is set on the line, 12 in from the
+ * end, or half way where the flat point is nearer than two feet.
+ */
 function withLiftToward(board: Board, end: 'tail' | 'nose'): Board {
-  const shape = shapeOf(board);
-  const x_mm = end === 'tail' ? TWELVE_mm : board.length_mm - TWELVE_mm;
-  const there = board.rocker.marks.some((mark) => sideOf(board, mark) === end);
-  return there ? board : withNewMark(board, 'rocker', x_mm, shape.rocker.line.valueAt(x_mm));
+  if (board.rocker.marks.some((mark) => sideOf(board, mark) === end)) return board;
+  const { line, flat_mm } = shapeOf(board).rocker;
+  const reach_mm = end === 'tail' ? flat_mm : board.length_mm - flat_mm;
+  const from_mm = Math.min(TWELVE_mm, reach_mm / 2);
+  const x_mm = end === 'tail' ? from_mm : board.length_mm - from_mm;
+  return withNewMark(board, 'rocker', x_mm, line.valueAt(x_mm));
 }
 
 function sideOf(board: Board, mark: Board['rocker']['marks'][number]): 'tail' | 'nose' {
