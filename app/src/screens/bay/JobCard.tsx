@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { NavLink } from 'react-router';
 import { type Board, DECK_FEATURES, type Word } from '@june-tide/core/document';
 import { SETUP_WORDS } from '@june-tide/core/fins';
@@ -34,6 +35,8 @@ export function JobCard() {
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const shelf = useShed((shed) => shed.shelf);
   const write = (mm: number, feet = false) => formatLength(mm, style, { feet });
+  const { judgedAs } = bay;
+  const looks = useMemo(() => verdict(judgedAs).filter((rule) => rule.level !== 'note'), [judgedAs]);
   return (
     <nav className="job" aria-label="Order of the work">
       {STEPS.map((step, i) => (
@@ -56,7 +59,7 @@ export function JobCard() {
 
   function nowOf(
     step: StepKey,
-    { record, measures: m, rider, judgedAs, shape }: BayContext,
+    { record, measures: m, rider, shape }: BayContext,
     say: typeof write,
     unit: 'kg' | 'lb',
   ): string {
@@ -82,7 +85,7 @@ export function JobCard() {
       case 'fins':
         return SETUP_WORDS[board.fins.setup];
       case 'check': {
-        const count = verdict(judgedAs).filter((rule) => rule.level !== 'note' && !record.answers?.[rule.id]).length;
+        const count = looks.filter((rule) => !record.answers?.[rule.id]).length;
         return count === 0 ? 'nothing to look at' : `${count} to look at`;
       }
       case 'make':

@@ -37,6 +37,7 @@ function useOver(record: BoardRecord | undefined): Over | undefined {
 export function useBayValue(record: BoardRecord | undefined, step: StepKey | undefined): BayContext | undefined {
   const riders = useShed((shed) => shed.riders);
   const settings = useShed((shed) => shed.settings);
+  const shelf = useShed((shed) => shed.shelf);
   const hook = useSession((session) => session.hook_mm);
   const held = useSession((session) => session.held);
   const over = useOver(record);
@@ -54,14 +55,17 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
     return sizesFor({ id, riderId, brief, createdAt, kind, board: { family } }, shop);
   }, [id, riderId, brief, createdAt, kind, family, riders, settings]);
   // Other boards change no verdict while this one is dragged: they are looked for anew at each step.
-  const beside = useMemo((): Beside => {
+  const { last, own } = useMemo((): Beside => {
     if (id === undefined || family === undefined || step === undefined) return NOTHING;
     return besideOf({ id, riderId, brief, createdAt, board: { family } }, useShed.getState().records);
   }, [id, riderId, brief, createdAt, family, step]);
+  // Neither a step nor the hook changes what is judged: the notes are not read anew for them.
+  const judgedAs = useMemo(() => {
+    const shop = { records: useShed.getState().records, riders, settings, shelf };
+    return record && caseFor(record, shop, sizes[0], over, { last, own });
+  }, [record, riders, settings, shelf, sizes, over, last, own]);
   return useMemo((): BayContext | undefined => {
-    if (!record || !step) return undefined;
-    const { records, shelf } = useShed.getState();
-    const shop = { records, riders, settings, shelf };
+    if (!record || !step || !judgedAs) return undefined;
     return {
       record,
       shape: shapeFor(record.board, record.id),
@@ -69,7 +73,7 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
       rider: entryOf(riders, record.riderId),
       sizes,
       target: sizes[0],
-      judgedAs: caseFor(record, shop, sizes[0], over, beside),
+      judgedAs,
       step,
       hook_mm: Math.min(record.board.length_mm, Math.max(0, hook)),
       moveHook,
@@ -78,5 +82,5 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
       over,
       layOver,
     };
-  }, [record, riders, settings, sizes, step, hook, moveHook, held, over, beside]);
+  }, [record, riders, sizes, judgedAs, step, hook, moveHook, held, over]);
 }
