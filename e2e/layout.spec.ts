@@ -93,14 +93,22 @@ const stepWhole = async (page: Page, board: string, name: string) => {
   await whole(page, `${board}, ${name}`);
 };
 
-test('steps of people and paper are whole for seven unlike boards', async ({ page }) => {
-  test.setTimeout(120_000);
-  await page.goto('/');
-  for (const board of BOARDS) {
-    await visit(page, `/bay/skarn-${board}/outline`);
-    for (const name of [...WIDE_STEPS, 'Make']) await stepWhole(page, board, name);
-  }
-});
+for (const size of SIZES) {
+  test(`steps of people and paper are whole for seven unlike boards at ${size.width} by ${size.height}`, async ({
+    page,
+  }) => {
+    test.setTimeout(120_000);
+    await page.setViewportSize(size);
+    await page.goto('/');
+    for (const board of BOARDS) {
+      await visit(page, `/bay/skarn-${board}/outline`);
+      for (const name of [...WIDE_STEPS, 'Make']) await stepWhole(page, board, name);
+    }
+    // An S-deck among them.
+    await visit(page, '/bay/skarn-petra-3/outline');
+    await stepWhole(page, 'petra-3', 'Deck');
+  });
+}
 
 for (const light of ['day', 'night'] as const) {
   test(`every page of making, and what opens over the bay, are whole by ${light}`, async ({ page }) => {

@@ -9,7 +9,7 @@ import { editBoard } from '../../../store/shed.ts';
 import { PLACES, stationName } from '../stationName.ts';
 import { TakePart } from './TakePart.tsx';
 import { useBay } from '../useBay.ts';
-import { DeckFeatures } from './DeckFeatures.tsx';
+import { DeckFeatures, WorkIn } from './DeckFeatures.tsx';
 
 /** One press makes the crown so much flatter or rounder all along. */
 const CROWN_STEP = 1.1;
@@ -34,9 +34,9 @@ export function DeckBench() {
     <section aria-label="Deck" className="table-beside">
       <div className="head tools">
         <h2>Deck</h2>
-        <span className="quiet long">crown: the fall from stringer to rail</span>
-        <span className="right">
-          <TakePart />
+        <span className="right row-of-tools above-0">
+          <WorkIn />
+          <TakePart short />
         </span>
       </div>
       <table className="marks">

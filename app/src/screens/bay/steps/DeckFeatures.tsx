@@ -53,26 +53,32 @@ export function DeckFeatures() {
       {board.deck.features.map((feature, i) => (
         <Feature key={i} index={i} feature={feature} litres={litres[i]} />
       ))}
-      <div className="row-of-tools above-8">
-        <Dropdown
-          trigger={['click']}
-          menu={{
-            items: KINDS.map((kind) => ({
-              key: kind,
-              disabled: !mayHaveFeature(board, kind),
-              label: (
-                <>
-                  {DECK_FEATURES[kind].words} <span className="quiet">{DECK_FEATURES[kind].about}</span>
-                </>
-              ),
-              onClick: () => editBoard(record.id, DECK_FEATURES[kind].words, (b) => withNewDeckFeature(b, kind)),
-            })),
-          }}
-        >
-          <Button size="small">Work into the deck</Button>
-        </Dropdown>
-      </div>
     </>
+  );
+}
+
+/** Works one more feature into the deck. */
+export function WorkIn() {
+  const { record } = useBay();
+  const { board } = record;
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: KINDS.map((kind) => ({
+          key: kind,
+          disabled: !mayHaveFeature(board, kind),
+          label: (
+            <>
+              {DECK_FEATURES[kind].words} <span className="quiet">{DECK_FEATURES[kind].about}</span>
+            </>
+          ),
+          onClick: () => editBoard(record.id, DECK_FEATURES[kind].words, (b) => withNewDeckFeature(b, kind)),
+        })),
+      }}
+    >
+      <Button size="small">Work into the deck</Button>
+    </Dropdown>
   );
 }
 
