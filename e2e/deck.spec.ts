@@ -47,6 +47,30 @@ test('crown by station, a flat deck, a domed one: the section and the ticket fol
   await expect(page.getByRole('group', { name: 'domed deck' }).getByRole('alert')).toContainText('limit');
 });
 
+test('an S-deck and a step rail are drawn on the plan, take the litres they say and follow their numbers', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Deck');
+  const drawn = page.getByTestId('deck-on-plan');
+  for (const [name, label, deeper] of [
+    ['S-deck', 'S-deck, deep', '3/8'],
+    ['step rail', 'step rail, down', '1/2'],
+  ] as const) {
+    const before = await litres(page);
+    await work(page, new RegExp(`^${name}`));
+    await expect(drawn).toContainText(name);
+    const told = page.getByTestId(name === 'S-deck' ? 'litres-sDeck' : 'litres-step');
+    const first = await told.textContent();
+    await type(page, label, deeper);
+    await expect(told).not.toHaveText(first!);
+    const said = Number(/\u2212([\d.]+) L/.exec((await told.textContent())!)?.[1]);
+    await expect.poll(async () => Math.abs(before - (await litres(page)) - said)).toBeLessThan(0.11);
+    await page.getByRole('button', { name: `Take off the ${name}` }).click();
+    await expect.poll(() => litres(page)).toBe(before);
+  }
+});
+
 test('a new mark is soft, H makes it hard and the line goes through it; too near another it says so', async ({
   page,
 }) => {

@@ -175,6 +175,10 @@ test('fins: told to either edge, shifted and spread as a set, toe pulled as a li
     .getByRole('radiogroup', { name: /^Distances from the tail/ })
     .getByText('Trailing')
     .click();
+  // The set as a whole: a rear fin as large as a front one, and how slender they are.
+  const set = page.getByRole('region', { name: 'The fins as a set' });
+  await expect(set).toContainText('Set ratio1.00');
+  await expect(set).toContainText(/Depth to area1\.\d\d/);
   await page.getByRole('button', { name: 'All fins forward' }).click();
   await expect(front).toHaveValue('11 1/8');
   const spread = page.getByLabel('Spread of the fins');
