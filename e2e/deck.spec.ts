@@ -1,5 +1,5 @@
 // The deck and its features, tips, and what a mark of one's own does to the line.
-import { choose, expect, litres, makePage, saved, startBoard, step, taken, test, type } from './shed.ts';
+import { choose, drag, expect, litres, makePage, saved, startBoard, step, taken, test, type } from './shed.ts';
 
 /** Works a feature into the deck. */
 async function work(page: Parameters<typeof startBoard>[0], name: RegExp): Promise<void> {
@@ -35,6 +35,12 @@ test('crown by station, a flat deck, a domed one: the section and the ticket fol
   await page.getByRole('button', { name: 'Flatter' }).click();
   await expect(page.getByRole('button', { name: 'Undo: flatter deck' })).toBeVisible();
   await work(page, /^flat deck/);
+  // Keys on the plank make it wider, as a pull does.
+  const level = page.getByRole('spinbutton', { name: 'flat deck, level' });
+  const share = Number(await level.inputValue());
+  await page.getByRole('slider', { name: 'Middle of the flat deck, on the plank' }).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(level).toHaveValue(String(share + 5));
   await work(page, /^domed deck/);
   await expect(page.getByTestId('litres-flat')).toContainText('+');
   await expect(page.getByTestId('litres-dome')).toContainText('\u2212');
@@ -66,6 +72,21 @@ test('an S-deck and a step rail are drawn on the plan, take the litres they say 
     await expect(told).not.toHaveText(first!);
     const said = Number(/\u2212([\d.]+) L/.exec((await told.textContent())!)?.[1]);
     await expect.poll(async () => Math.abs(before - (await litres(page)) - said)).toBeLessThan(0.11);
+    // Its end is pulled along the plank, and how deep it goes pulled down.
+    const [long, deep] = [page.getByLabel(new RegExp(`^${name}, (long|from the tail)`)), page.getByLabel(label)];
+    const lengthBefore = await long.inputValue();
+    await drag(page, page.getByRole('slider', { name: `End of the ${name}, on the plank` }).locator('.grab'), 30, 0);
+    await expect(long).not.toHaveValue(lengthBefore);
+    await expect(page.getByRole('button', { name: `Undo: ${name} longer` })).toBeVisible();
+    const pulled = page.getByRole('slider', {
+      name: name === 'S-deck' ? 'Middle of the S-deck, on the plank' : 'End of the step rail, on the plank',
+    });
+    const deepBefore = await deep.inputValue();
+    await drag(page, pulled.locator('.grab'), 0, -12);
+    await expect(deep).not.toHaveValue(deepBefore);
+    await pulled.focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByRole('button', { name: `Undo: ${name} deeper` })).toBeVisible();
     await page.getByRole('button', { name: `Take off the ${name}` }).click();
     await expect.poll(() => litres(page)).toBe(before);
   }

@@ -3,6 +3,7 @@ export {
   EDGE_RADIUS_mm,
   isWithin,
   LENGTH_mm,
+  DECK_LENGTH_mm,
   MOST_DECK_FEATURES,
   MOST_LAYERS,
   MOST_STATIONS,

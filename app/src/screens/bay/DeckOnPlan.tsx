@@ -1,9 +1,9 @@
-import { DECK_FEATURES, type DeckFeature, type Mark, stationOfMark } from '@june-tide/core/document';
-import { movedTo, placeAt, withCrown } from '@june-tide/core/edit';
+import { DECK_FEATURES, DECK_LENGTH_mm, type DeckFeature, type Mark, stationOfMark } from '@june-tide/core/document';
+import { movedTo, placeAt, withCrown, withDeckFeature } from '@june-tide/core/edit';
 import { halfBreadthAt } from '@june-tide/core/outline';
 import { DrawnMeasure, useLengthStyle } from '../../parts/Measure.tsx';
 import { editBoard } from '../../store/shed.ts';
-import { Handle } from './Handle.tsx';
+import { Handle, type HandleAxis } from './Handle.tsx';
 import type { PlankScale } from './scale.ts';
 import { stationName } from './stationName.ts';
 import { useLiveBay } from './useBay.ts';
@@ -58,6 +58,7 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
             >
               {DECK_FEATURES[feature.kind].words}
             </text>
+            <FeatureHandles index={i} feature={feature} scale={scale} />
           </g>
         );
       })}
@@ -65,6 +66,100 @@ export function DeckOnPlan({ scale }: { scale: PlankScale }) {
         <CrownMark key={i} index={i} mark={mark} scale={scale} />
       ))}
     </g>
+  );
+}
+
+interface FeatureHandlesProps {
+  index: number;
+  feature: DeckFeature;
+  scale: PlankScale;
+}
+
+/** What is pulled of a feature: its middle along the board, where it has one, its end, and at either how much there is of it. */
+function FeatureHandles({ index, feature, scale }: FeatureHandlesProps) {
+  const { shape, record, moveHook } = useLiveBay();
+  const { board } = record;
+  const { words, size, limits } = DECK_FEATURES[feature.kind];
+  const set = (what: string, change: Readonly<Record<string, number>>, key: string) =>
+    editBoard(record.id, `${words} ${what}`, (b) => withDeckFeature(b, index, change), key);
+  const middle_mm = 'from' in feature ? stationOfMark(feature, shape.anchors) : undefined;
+  const [begins, ends] = reachOf(feature, board.length_mm, shape.anchors);
+  const end_mm = feature.kind === 'beak' ? begins : feature.kind === 'step' ? feature.length_mm : ends;
+  const half = halfBreadthAt(shape.outline, Math.min(middle_mm ?? end_mm, board.length_mm)) * scale.k;
+  const y = scale.centre - half / 2;
+  const now = (feature as unknown as Readonly<Record<string, number>>)[size];
+  const more: HandleAxis =
+    feature.kind === 'flat'
+      ? {
+          value_mm: now,
+          pixels: -half,
+          keyStep_mm: 0.05,
+          grid_mm: 0.05,
+          low_mm: limits.low,
+          high_mm: limits.high,
+          set: (width, key) => set('wider', { width }, key),
+        }
+      : {
+          value_mm: now,
+          pixels: CROWN_PULL,
+          nudges: 0.5,
+          low_mm: limits.low,
+          high_mm: limits.high,
+          set: (value_mm, key) => set('deeper', { [size]: value_mm }, key),
+        };
+  // A stretch grows to both sides of its middle; a beak from the nose, a step rail from the tail.
+  const share = middle_mm === undefined ? 1 : 2;
+  const length: HandleAxis = {
+    value_mm: feature.length_mm / share,
+    pixels: feature.kind === 'beak' ? -scale.k : scale.k,
+    nudges: 4,
+    low_mm: DECK_LENGTH_mm.low / share,
+    set: (value_mm, key) => set('longer', { length_mm: value_mm * share }, key),
+  };
+  const ring = (x: number) => (
+    <>
+      <circle className="grab" cx={x} cy={y} r={16} />
+      <circle className="ring" cx={x} cy={y} r={5} />
+    </>
+  );
+  return (
+    <>
+      {middle_mm !== undefined && 'from' in feature && (
+        <Handle
+          label={`Middle of the ${words}, on the plank`}
+          now={Math.round(middle_mm)}
+          low={0}
+          high={Math.round(board.length_mm)}
+          along={{
+            value_mm: middle_mm,
+            pixels: scale.k,
+            nudges: 4,
+            low_mm: 0,
+            high_mm: board.length_mm,
+            set: (to_mm, key) => {
+              set('moved', { at_mm: movedTo(board, feature, to_mm).at_mm }, key);
+              moveHook(to_mm);
+            },
+          }}
+          across={more}
+          onTake={() => moveHook(middle_mm)}
+          group={{ 'data-feature': `${index} middle` }}
+        >
+          {ring(scale.x(middle_mm))}
+        </Handle>
+      )}
+      <Handle
+        label={`End of the ${words}, on the plank`}
+        now={Math.round(feature.length_mm)}
+        low={DECK_LENGTH_mm.low}
+        high={Math.round(board.length_mm)}
+        along={length}
+        across={middle_mm === undefined ? more : undefined}
+        group={{ 'data-feature': `${index} end` }}
+      >
+        {ring(scale.x(end_mm))}
+      </Handle>
+    </>
   );
 }
 
