@@ -84,12 +84,12 @@ test('rocker is read and typed from mid-length and as it lies on a table', async
   await step(page, 'Rocker');
   await type(page, 'Nose lift as read', '5 1/2');
   await expect(page.getByLabel('Nose lift as read')).toHaveValue('5 1/2');
-  await choose(page, 'Lifts as read', 'lying on a table');
+  await choose(page, 'Lifts as read', 'lifts, on a table');
   const onTable = await page.getByLabel('Tail lift as read').inputValue();
   expect(onTable).not.toBe('3 1/2');
   await type(page, 'Tail lift as read', '3 1/2');
   await expect(page.getByLabel('Tail lift as read')).toHaveValue('3 1/2');
-  await expect(page.getByTestId('rail-line-says')).toContainText("6'8");
+  await expect(page.getByRole('row', { name: /^along the bottom/ })).toContainText("6'8");
   await type(page, 'Nose lift as read', "9'0");
   await expect(page.getByRole('alert')).toContainText('No board with these marks');
 });
