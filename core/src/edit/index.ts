@@ -31,6 +31,7 @@ export {
   withoutCrown,
   withoutDeckFeature,
 } from './deck.ts';
+export { type Fewer, withFewerMarks } from './fewer.ts';
 export { fillOf, grown } from './grow.ts';
 export { joinedOutlines } from './join.ts';
 export { type Held, HOLDABLE, scaledToLitres } from './litres.ts';

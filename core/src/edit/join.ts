@@ -1,6 +1,6 @@
 import type { Board, OutlineMark } from '../document/schema.ts';
 import { MOST_MARKS } from '../document/limits.ts';
-import { stationOfMark } from '../document/station.ts';
+import { anchorsOf, stationOfMark } from '../document/station.ts';
 import { boardIssues } from '../shape/issues.ts';
 import { type Shape, shapeOf } from '../shape/shape.ts';
 import { endReach, halfBreadthAt } from '../outline/outline.ts';
@@ -16,6 +16,8 @@ const GIVE_mm = 0.02;
 const THEIRS_mm = 0.5;
 /** Marks are set no nearer to each other than this; closer they would be levers. */
 const LEAST_GAP_mm = 70;
+/** No more marks are set once each half is itself so near, in width, or as near as all the marks there is room for would bring it. */
+const NEAR_mm = 0.19;
 
 export type Joined =
   | {
@@ -46,7 +48,7 @@ export function joinedOutlines(front: Board, back: Board): Joined {
       board,
       backWidths,
       issues,
-      off_mm: issues.length > 0 ? Infinity : offHalves(board, frontShape, backShape, backWidths),
+      off_mm: issues.length > 0 ? Infinity : offHalves(board, frontShape, backShape, backWidths).off_mm,
     };
   });
   const [plain, drawn] = tried;
@@ -57,18 +59,19 @@ export function joinedOutlines(front: Board, back: Board): Joined {
   return { ok: true, board: best.board, backWidths: best.backWidths, off_mm: best.off_mm };
 }
 
-/** The most a width of the joined board is off its half outside the zone of the join, mm. */
-function offHalves(board: Board, front: Shape, back: Shape, backWidths: number): number {
+/** The most a width of the joined board is off its half outside the zone of the join, mm, and where that is. */
+function offHalves(board: Board, front: Shape, back: Shape, backWidths: number): { off_mm: number; x_mm: number } {
   const { outline } = shapeOf(board);
   const STEP_mm = 12;
-  let most = 0;
+  let most = { off_mm: 0, x_mm: 0 };
   for (let x = STEP_mm; x < board.length_mm; x += STEP_mm) {
     if (Math.abs(x - outline.wide_mm) < JOIN_ZONE_mm) continue;
     const half =
       x > outline.wide_mm
         ? halfBreadthAt(front.outline, x - board.length_mm + front.board.length_mm)
         : backHalf(back, x, backWidths);
-    most = Math.max(most, 2 * Math.abs(halfBreadthAt(outline, x) - half));
+    const off_mm = 2 * Math.abs(halfBreadthAt(outline, x) - half);
+    if (off_mm > most.off_mm) most = { off_mm, x_mm: x };
   }
   return most;
 }
@@ -79,29 +82,60 @@ function backHalf({ outline }: Shape, x_mm: number, widths: number): number {
   return (halfBreadthAt(outline, x_mm) + wings) * widths - wings;
 }
 
+/** Both halves' own marks, and of those that could hold the halves between them one more at a time, where a half is least itself. */
 function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
-  const ahead = front.board.length_mm - front.outline.wide_mm;
-  const behind = back.outline.wide_mm;
-  const length_mm = ahead + behind;
-  const { tail, wings } = back.board.outline;
+  const { own, spare } = holds(front, back, backWidths);
+  const joined = (marks: readonly OutlineMark[]) => joinedWith(front, back, backWidths, marks);
+  const onAll = joined([...own, ...spare]);
+  if (boardIssues(onAll).length > 0) return onAll;
+  const enough_mm = Math.max(NEAR_mm, offHalves(onAll, front, back, backWidths).off_mm);
+  const left = new Set(spare);
+  for (let marks = own; left.size > 0;) {
+    const board = joined(marks);
+    if (boardIssues(board).length > 0) return onAll;
+    const { off_mm, x_mm } = offHalves(board, front, back, backWidths);
+    if (off_mm <= enough_mm) return board;
+    const far = (mark: OutlineMark) => Math.abs(stationOfMark(mark, anchorsOf(board)) - x_mm);
+    const nearest = [...left].reduce((a, b) => (far(b) < far(a) ? b : a));
+    left.delete(nearest);
+    marks = [...marks, nearest];
+  }
+  return onAll;
+}
+
+/** The marks of both halves, and those that may be set between them. */
+function holds(front: Shape, back: Shape, backWidths: number): { own: OutlineMark[]; spare: OutlineMark[] } {
   const reach = { nose: endReach(front.board.outline).nose_mm, tail: endReach(back.board.outline).tail_mm };
   const room = Math.floor(MOST_MARKS / 2);
   const marks = (end: 'nose' | 'tail', of: Shape, half_mm: number, reach_mm: number, width: (at: number) => number) => {
     const own = ownStations(of, end);
-    return alongHalf(half_mm, reach_mm, room, own).map((at_mm): OutlineMark => {
-      const mark = { from: end, at_mm, value_mm: width(at_mm) };
-      // The half's own marks are met; what is set between them only holds it.
-      return own.includes(at_mm) ? mark : { ...mark, give_mm: GIVE_mm };
-    });
+    return alongHalf(half_mm, reach_mm, room, own).map((at_mm) => ({
+      mark: { from: end, at_mm, value_mm: width(at_mm) },
+      own: own.includes(at_mm),
+    }));
   };
-  const frontMarks = marks(
-    'nose',
-    front,
-    ahead,
-    reach.nose,
-    (at) => 2 * halfBreadthAt(front.outline, front.board.length_mm - at),
-  );
-  const backMarks = marks('tail', back, behind, reach.tail, (at) => 2 * backHalf(back, at, backWidths));
+  const { length_mm } = front.board;
+  const all = [
+    ...marks(
+      'nose',
+      front,
+      length_mm - front.outline.wide_mm,
+      reach.nose,
+      (at) => 2 * halfBreadthAt(front.outline, length_mm - at),
+    ),
+    ...marks('tail', back, back.outline.wide_mm, reach.tail, (at) => 2 * backHalf(back, at, backWidths)),
+  ];
+  return {
+    own: all.filter((each) => each.own).map(({ mark }) => mark),
+    // The half's own marks are met; what is set between them only holds it.
+    spare: all.filter((each) => !each.own).map(({ mark }) => ({ ...mark, give_mm: GIVE_mm })),
+  };
+}
+
+function joinedWith(front: Shape, back: Shape, backWidths: number, marks: readonly OutlineMark[]): Board {
+  const behind = back.outline.wide_mm;
+  const length_mm = front.board.length_mm - front.outline.wide_mm + behind;
+  const { tail, wings } = back.board.outline;
   return {
     ...front.board,
     name: `${front.board.name} on ${back.board.name}`.slice(0, 80),
@@ -110,7 +144,7 @@ function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
       // Where the two differ a little they meet half way.
       width_mm: (front.board.outline.width_mm + back.board.outline.width_mm * backWidths) / 2,
       widePoint_mm: behind - length_mm / 2,
-      marks: [...frontMarks, ...backMarks],
+      marks: [...marks],
       nose: front.board.outline.nose,
       tail: { ...tail, block_mm: tail.block_mm * backWidths },
       wings,

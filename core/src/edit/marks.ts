@@ -26,12 +26,15 @@ export interface MarkRow {
 /** Within this of 12 in from an end a mark bears the end's name. */
 const TWELVE = 12 * INCH_mm;
 
+/** What a mark is called that stands nowhere a place is named for. */
+export const UNNAMED = 'Your mark';
+
 function listed(board: Board, curve: MarkedCurve): MarkRow[] {
   const anchors = anchorsOf(board);
   return board[curve].marks.map((mark, i): MarkRow => {
     const universal = Math.abs(mark.at_mm - TWELVE) < 0.05;
     const named =
-      universal && mark.from === 'nose' ? 'Nose 12' : universal && mark.from === 'tail' ? 'Tail 12' : 'Your mark';
+      universal && mark.from === 'nose' ? 'Nose 12' : universal && mark.from === 'tail' ? 'Tail 12' : UNNAMED;
     return {
       key: String(i),
       label: named,

@@ -28,15 +28,15 @@ const MISSED = 1.5;
 /** The gains of a curve's own marks, in the document's order. */
 export function curveGains(shape: Shape, curve: MarkGain['curve']): MarkGain[] {
   const { outline, rocker, foil, board, anchors } = shape;
-  const [gains, own, read] =
+  const [gains, own] =
     curve === 'outline'
-      ? [markGains(outline.batten, outline.base), OWN_OUTLINE_MARKS, (x: number) => 2 * halfBreadthAt(outline, x)]
+      ? [markGains(outline.batten, outline.base), OWN_OUTLINE_MARKS]
       : curve === 'rocker'
-        ? [markGains(rocker.batten, rocker.line), OWN_ROCKER_MARKS, (x: number) => rocker.line.valueAt(x)]
-        : [markGains(foil.batten, foil.line), OWN_FOIL_MARKS, (x: number) => thicknessAt(foil, x)];
+        ? [markGains(rocker.batten, rocker.line), OWN_ROCKER_MARKS]
+        : [markGains(foil.batten, foil.line), OWN_FOIL_MARKS];
   return board[curve].marks.map((document, mark): MarkGain => {
     const x_mm = stationOfMark(document, anchors);
-    const line_mm = read(x_mm);
+    const line_mm = lineAt(shape, curve, x_mm);
     const give_mm = (document.give_mm ?? 0) * (curve === 'outline' ? 2 : 1);
     return {
       curve,
@@ -58,4 +58,16 @@ export function levers(shape: Shape): MarkGain[] {
   return (['outline', 'rocker', 'foil'] as const)
     .flatMap((curve) => curveGains(shape, curve))
     .filter(({ gain, givenUp }) => givenUp || gain > MOST_GAIN * 1.001);
+}
+
+/** What a curve's marks are numbers of, at station x of the finished board: the full width, the lift or the thickness, mm. */
+export function lineAt({ outline, rocker, foil }: Shape, curve: MarkGain['curve'], x_mm: number): number {
+  switch (curve) {
+    case 'outline':
+      return 2 * halfBreadthAt(outline, x_mm);
+    case 'rocker':
+      return rocker.line.valueAt(x_mm);
+    case 'foil':
+      return thicknessAt(foil, x_mm);
+  }
 }

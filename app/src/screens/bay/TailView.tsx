@@ -45,8 +45,10 @@ export function TailView() {
   );
 }
 
-/** A distance from the tail takes so much, px. */
-const LABEL = 110;
+/** A distance with its words takes so much, and without them, px. */
+const LABEL = { said: 110, bare: 52 } as const;
+/** Two pairs one behind the other have room for their words from this height on; under it the lines alone say what is measured. */
+const ROOM_FOR_WORDS = 190;
 /** Under the stringer so much is drawn of the other half. */
 const BELOW_mm = 26;
 
@@ -62,6 +64,7 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
   const x = (mm: number) => 8 + mm * k;
   const y = (mm: number) => height - 6 - (BELOW_mm + mm) * k;
   const points = outlinePoints(shape.outline, 240).filter((p) => p.x_mm <= shown_mm);
+  const said = height >= ROOM_FOR_WORDS || spots.filter(({ side }) => side === 1).length < 2;
   const upper = points.map((p) => `${x(p.x_mm).toFixed(1)} ${y(p.y_mm).toFixed(1)}`);
   const lower = points.map((p) => `${x(p.x_mm).toFixed(1)} ${y(-p.y_mm).toFixed(1)}`).reverse();
   return (
@@ -70,14 +73,14 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
       <line x1={x(shape.outline.end.notch_mm)} x2={x(shown_mm)} y1={y(0)} y2={y(0)} stroke="#b7a98a" strokeWidth={2} />
       {spots.map((spot, i) => (
         <g key={i}>
-          {spot.side === 1 && <Distances spot={spot} x={x} y={y} />}
+          {spot.side === 1 && <Distances spot={spot} x={x} y={y} said={said} />}
           {spot.side === 0 && (
             <DrawnMeasure
               mm={spot.box.trailingEdge_mm}
-              x={x(spot.front.x_mm) + LABEL > width ? x(spot.rear.x_mm) - 8 : x(spot.front.x_mm) + 12}
+              x={x(spot.front.x_mm) + LABEL.said > width ? x(spot.rear.x_mm) - 8 : x(spot.front.x_mm) + 12}
               y={y(0) - 10}
               size={16}
-              anchor={x(spot.front.x_mm) + LABEL > width ? 'end' : 'start'}
+              anchor={x(spot.front.x_mm) + LABEL.said > width ? 'end' : 'start'}
               after="from tail"
             />
           )}
@@ -128,8 +131,18 @@ function Foil({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y: (mm
   );
 }
 
+interface DistancesProps {
+  spot: FinSpot;
+  x: (mm: number) => number;
+  y: (mm: number) => number;
+  /** Is each number followed by what it is measured from? */
+  said: boolean;
+}
+
 /** From the tail to the trailing edge, from the rail to the middle of the base. */
-function Distances({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y: (mm: number) => number }) {
+function Distances({ spot, x, y, said }: DistancesProps) {
+  const words = (after: string) => (said ? { after, size: 17 } : { size: 15 });
+  const least = said ? LABEL.said : LABEL.bare;
   // Two that stand one behind the other have their lines apart.
   const low = y(spot.rear.y_mm * (spot.box.role === 'rear' ? 0.4 : 0.65));
   const middle = x(spot.middle.x_mm);
@@ -148,19 +161,17 @@ function Distances({ spot, x, y }: { spot: FinSpot; x: (mm: number) => number; y
       <g stroke="none">
         <DrawnMeasure
           mm={spot.box.trailingEdge_mm}
-          x={Math.max(x(spot.rear.x_mm) - 6, LABEL)}
+          x={Math.max(x(spot.rear.x_mm) - 6, least)}
           y={low - 5}
-          size={17}
           anchor="end"
-          after="from tail"
+          {...words('from tail')}
         />
         <DrawnMeasure
           mm={spot.box.inset_mm}
-          x={Math.max(middle - 8, LABEL)}
+          x={Math.max(middle - 8, least)}
           y={y(spot.rail_mm) - 12}
-          size={16}
           anchor="end"
-          after="from rail"
+          {...words('from rail')}
         />
       </g>
     </g>

@@ -10,11 +10,12 @@ import {
   readDrawing,
   type Uses,
 } from '@june-tide/core/bring';
-import { TAIL_KINDS, TAIL_WORDS, type TailKind } from '@june-tide/core/document';
+import type { TailKind } from '@june-tide/core/document';
 import { DRAWINGS, drawingToSvg } from '@june-tide/core/files';
 import { modelNamed } from '@june-tide/core/models';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
+import { TailSelect } from '../../parts/TailSelect.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { shapeFor } from '../../store/derived.ts';
 import { Doors } from './Doors.tsx';
@@ -206,18 +207,7 @@ function DrawnFields({
           <p className="quiet above-0">The file does not say its unit: this is the one by which it is a board.</p>
         )}
         <OtherEnd of="tail" turned={turned} onTurned={onTurned} />
-        <Select<TailKind | null>
-          aria-label="Tail of the board"
-          className="fit-all"
-          allowClear
-          placeholder="Its tail: the one that fits best"
-          value={tail ?? null}
-          options={TAIL_KINDS.map((value) => ({
-            value,
-            label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
-          }))}
-          onChange={(kind) => onTail(kind ?? undefined)}
-        />
+        <TailSelect className="fit-all" placeholder="Its tail: the one that fits best" value={tail} onChange={onTail} />
       </div>
     </>
   );

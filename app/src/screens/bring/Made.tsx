@@ -6,6 +6,7 @@ import { formatLitres } from '@june-tide/core/units';
 import { Measure } from '../../parts/Measure.tsx';
 import { measuresFor } from '../../store/derived.ts';
 import { addBoard } from '../../store/shed.ts';
+import { WhenMade } from './WhenMade.tsx';
 import type { BringState } from './useBring.ts';
 
 type Outcome = { ok: true; board: Board } | { ok: false; reason: string };
@@ -23,7 +24,7 @@ interface MadeProps<A extends Outcome> {
 export function Made<A extends Outcome>({ state, notes, calm = false, children }: MadeProps<A>) {
   const navigate = useNavigate();
   const [name, setName] = useState('');
-  const { going, failed, stop, made } = state;
+  const { going, failed, stop, made, current } = state;
   const board = made?.ok ? made.board : undefined;
   const reason = made && !made.ok ? made.reason : undefined;
   return (
@@ -71,16 +72,15 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
             onChange={(event) => setName(event.target.value)}
           />
           <div className="row-of-tools below-6">
-            <Button
-              type="primary"
-              disabled={going !== undefined}
-              onClick={() => {
+            <WhenMade
+              current={current}
+              onPut={() => {
                 const named = { ...board, notes, ...(name.trim() === '' ? {} : { name: name.trim() }) };
                 void navigate(`/bay/${addBoard(named, null)}/outline`);
               }}
             >
               Put it on the rack
-            </Button>
+            </WhenMade>
           </div>
           {/* Under the button: what is said grows and shrinks with each reading, and a button must not move from under the hand. */}
           {children}

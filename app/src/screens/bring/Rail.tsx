@@ -1,4 +1,4 @@
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { type RailRead, withRailFound } from '@june-tide/core/bring';
@@ -16,6 +16,7 @@ import { PhotoStand } from './PhotoStand.tsx';
 import { RailFoundTable } from './RailFoundTable.tsx';
 import { RailView } from './RailView.tsx';
 import { useBring } from './useBring.ts';
+import { WhenMade } from './WhenMade.tsx';
 import { useRailSource } from './useRailSource.tsx';
 
 /** A gauge is set so far from the tail where nobody said. */
@@ -71,8 +72,7 @@ function RailOf({ record, place, boards, choose }: RailOfProps) {
     () => stroke && { board, x_mm: place, stroke, choices: deckFirst === undefined ? {} : { deckFirst } },
     [board, place, stroke, deckFirst],
   );
-  const { made, going, failed } = useBring('rail', asked);
-  const current = asked ? made : undefined;
+  const { made, current, going, failed } = useBring('rail', asked);
   return (
     <main className="measured wide-middle">
       <section aria-label="The gauge">
@@ -112,12 +112,13 @@ function RailOf({ record, place, boards, choose }: RailOfProps) {
       </section>
       <div className={source.stand ? 'photo-and-board' : 'rail-alone'}>
         {source.stand && <PhotoStand {...source.stand} seen={undefined} />}
-        <RailView own={sectionAt(shape, place)} found={current?.ok ? current : undefined} />
+        <RailView own={sectionAt(shape, place)} found={made?.ok ? made : undefined} />
       </div>
       <RailMade
         record={record}
         place={place}
-        read={current}
+        read={made}
+        current={current}
         going={going !== undefined}
         failed={failed}
         note={source.note}
@@ -130,13 +131,14 @@ interface RailMadeProps {
   record: BoardRecord;
   place: number;
   read: RailRead | undefined;
+  current: boolean;
   going: boolean;
   failed: string | undefined;
   note: string | undefined;
 }
 
 /** What the gauge says, and the way onto the board. */
-function RailMade({ record, place, read, going, failed, note }: RailMadeProps) {
+function RailMade({ record, place, read, current, going, failed, note }: RailMadeProps) {
   const navigate = useNavigate();
   const style = useLengthStyle();
   const [refused, setRefused] = useState<string>();
@@ -184,10 +186,9 @@ function RailMade({ record, place, read, going, failed, note }: RailMadeProps) {
               {refused}
             </p>
           )}
-          <Button
-            type="primary"
-            disabled={going}
-            onClick={() => {
+          <WhenMade
+            current={current}
+            onPut={() => {
               const put = editBoard(id, `rail from a gauge, ${lengthWords(place, style)} from the tail`, (b) =>
                 withRailFound(b, place, read.rail),
               );
@@ -196,7 +197,7 @@ function RailMade({ record, place, read, going, failed, note }: RailMadeProps) {
             }}
           >
             Put it on {board.name}
-          </Button>
+          </WhenMade>
         </>
       )}
     </section>

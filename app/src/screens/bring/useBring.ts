@@ -4,6 +4,8 @@ import type { BringKind, BringWork } from '../../workers/bringMessages.ts';
 
 export interface BringState<A> {
   made: A | undefined;
+  /** Is that made of all that is asked by now? It is not from when more is asked until it is read. */
+  current: boolean;
   /** What it is doing; undefined when it rests. */
   going: { step: string; share: number | undefined } | undefined;
   /** Why it could not be done at all. */
@@ -13,14 +15,18 @@ export interface BringState<A> {
 
 /** What is asked is begun when it rests so long. */
 const REST_ms = 150;
-const REST = { made: undefined, going: undefined, failed: undefined };
+const REST = { made: undefined, madeOf: undefined, going: undefined, failed: undefined };
 
-/** What is made of `of`, anew whenever it is another; the one before is seen meanwhile. */
+interface Kept<K extends BringKind> extends Omit<BringState<BringWork[K]['answer']>, 'stop' | 'current'> {
+  madeOf: BringWork[K]['of'] | undefined;
+}
+
+/** What is made of `of`, anew whenever it is another; the one before is seen meanwhile. Of nothing, nothing. */
 export function useBring<K extends BringKind>(
   kind: K,
   of: BringWork[K]['of'] | undefined,
 ): BringState<BringWork[K]['answer']> {
-  const [state, setState] = useState<Omit<BringState<BringWork[K]['answer']>, 'stop'>>(REST);
+  const [state, setState] = useState<Kept<K>>(REST);
   const [stop, setStop] = useState<() => void>(() => () => undefined);
   useEffect(() => {
     if (!of) return;
@@ -35,13 +41,13 @@ export function useBring<K extends BringKind>(
       setStop(() => work.stop);
       work.result.then(
         (made) => {
-          if (!gone) setState({ made, going: undefined, failed: undefined });
+          if (!gone) setState({ made, madeOf: of, going: undefined, failed: undefined });
         },
         (error: unknown) => {
           if (gone) return;
           const failed = error instanceof Stopped ? 'Stopped.' : `It could not be done: ${String(error)}`;
           // What was made before is of something else: it must not go onto the rack under this name.
-          setState({ made: undefined, going: undefined, failed });
+          setState({ ...REST, failed });
         },
       );
     }, REST_ms);
@@ -51,5 +57,6 @@ export function useBring<K extends BringKind>(
       giveUp();
     };
   }, [kind, of]);
-  return { ...state, stop };
+  const { made, madeOf, going, failed } = state;
+  return of ? { made, current: madeOf === of, going, failed, stop } : { ...REST, current: false, stop };
 }

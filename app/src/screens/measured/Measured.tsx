@@ -1,4 +1,4 @@
-import { Button, Select, Switch } from 'antd';
+import { Button, Switch } from 'antd';
 import { useMemo, useState } from 'react';
 import {
   furthestRead,
@@ -11,9 +11,10 @@ import {
   type SheetReadings,
   type Tool,
 } from '@june-tide/core/bring';
-import { TAIL_KINDS, TAIL_WORDS, type TailKind } from '@june-tide/core/document';
+import type { TailKind } from '@june-tide/core/document';
 import { modelNamed } from '@june-tide/core/models';
 import { formatLitres } from '@june-tide/core/units';
+import { TailSelect } from '../../parts/TailSelect.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { Doors } from '../bring/Doors.tsx';
 import { Made } from '../bring/Made.tsx';
@@ -81,17 +82,11 @@ export function Measured() {
         <MeasuredBoard board={made?.board} bands={made?.bands} />
         <Made state={state} calm notes={made ? notesOf(made, count) : ''}>
           {made && <Says made={made} count={count} />}
-          <Select<TailKind | null>
-            aria-label="Tail of the board"
+          <TailSelect
             className="fit-all below-8"
-            allowClear
             placeholder="Its tail: a tape does not tell"
-            value={tail ?? null}
-            options={TAIL_KINDS.map((value) => ({
-              value,
-              label: TAIL_WORDS[value].replace(/^./, (c) => c.toUpperCase()),
-            }))}
-            onChange={(kind) => setTail(kind ?? undefined)}
+            value={tail}
+            onChange={setTail}
           />
         </Made>
       </main>

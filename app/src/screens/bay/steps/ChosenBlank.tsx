@@ -4,7 +4,7 @@ import { Measure, useLengthStyle } from '../../../parts/Measure.tsx';
 import { useDone } from '../../../parts/useDone.tsx';
 import { changeShelf, cutBlank, undo } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
-import { planedAt } from './PlaningPlan.tsx';
+import { planedAt, PlanedHead } from './PlanedHead.tsx';
 
 /** What foam of the blank lies outside the board. */
 export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
@@ -26,16 +26,7 @@ export function ChosenBlank({ ranked: { blank, fit } }: { ranked: RankedBlank })
         Ends: <Measure mm={shift_mm} /> at the tail, <Measure mm={blank.length_mm - L - shift_mm} /> at the nose.
       </p>
       <table className="marks" aria-label="Margins">
-        <thead>
-          <tr>
-            <th scope="col">Foam outside</th>
-            {margins.map(([name]) => (
-              <th key={name} scope="col" className="num">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <PlanedHead first="Foam outside" length_mm={L} />
         <tbody>
           {(
             [

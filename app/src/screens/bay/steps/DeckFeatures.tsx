@@ -1,6 +1,6 @@
 import { Button, Dropdown, InputNumber } from 'antd';
-import { CloseOutlined } from '@ant-design/icons';
-import { useMemo } from 'react';
+import { CloseOutlined, RightOutlined } from '@ant-design/icons';
+import { useMemo, useState } from 'react';
 import { DECK_FEATURES, type DeckFeature, type DeckFeatureKind, stationOfMark } from '@june-tide/core/document';
 import {
   featureLitres,
@@ -43,16 +43,40 @@ const NUMBERS: Readonly<Record<DeckFeatureKind, Numbers>> = {
 
 const KINDS = Object.keys(DECK_FEATURES) as DeckFeatureKind[];
 
-/** What is worked into the deck beside its crown, each with its numbers and its litres. */
+/** What is worked into the deck beside its crown, each with its litres; of several the one in hand has its numbers open. */
 export function DeckFeatures() {
   const { record } = useBay();
   const { board } = record;
-  const litres = useMemo(() => board.deck.features.map((_, i) => featureLitres(board, i)), [board]);
+  const { features } = board.deck;
+  const litres = useMemo(() => features.map((_, i) => featureLitres(board, i)), [board, features]);
+  const [open, setOpen] = useState({ index: features.length - 1, of: features.length });
+  // One more is the one in hand; with one taken off there may be none at its place.
+  if (open.of !== features.length) {
+    const index = features.length > open.of ? features.length - 1 : Math.min(open.index, features.length - 1);
+    setOpen({ index, of: features.length });
+  }
   return (
     <>
-      {board.deck.features.map((feature, i) => (
-        <Feature key={i} index={i} feature={feature} litres={litres[i]} />
-      ))}
+      {features.map((feature, i) =>
+        i === open.index ? (
+          <Feature key={i} index={i} feature={feature} litres={litres[i]} />
+        ) : (
+          <button key={i} type="button" className="folded" onClick={() => setOpen({ ...open, index: i })}>
+            <RightOutlined aria-hidden /> <FeatureName feature={feature} litres={litres[i]} />
+          </button>
+        ),
+      )}
+    </>
+  );
+}
+
+function FeatureName({ feature, litres }: { feature: DeckFeature; litres: number }) {
+  return (
+    <>
+      <b>{DECK_FEATURES[feature.kind].words}</b>{' '}
+      <span className="num" data-testid={`litres-${feature.kind}`}>
+        {`${litres < 0 ? '\u2212' : '+'}${formatLitres(Math.abs(litres), 2)}`}
+      </span>
     </>
   );
 }
@@ -102,10 +126,7 @@ function Feature({ index, feature, litres }: { index: number; feature: DeckFeatu
         : feature.length_mm / 2;
   return (
     <div className="in-hand" role="group" aria-label={words} onFocus={() => moveHook(middle)}>
-      <b>{words}</b>
-      <span className="num" data-testid={`litres-${feature.kind}`}>
-        {`${litres < 0 ? '\u2212' : '+'}${formatLitres(Math.abs(litres), 2)}`}
-      </span>
+      <FeatureName feature={feature} litres={litres} />
       {NUMBERS[feature.kind].map(([key, what, kind]) => (
         <label className="mini" key={key}>
           {what}

@@ -11,20 +11,23 @@ import {
   withNewMark,
   withoutMark,
 } from '@june-tide/core/edit';
-import { thicknessAt } from '@june-tide/core/foil';
-import { curveGains, type MarkGain } from '@june-tide/core/shape';
-import { battenAlone, halfBreadthAt } from '@june-tide/core/outline';
+import { curveGains, lineAt, type MarkGain } from '@june-tide/core/shape';
+import { battenAlone } from '@june-tide/core/outline';
 import { Term } from '../../../parts/Term.tsx';
 import { LengthField } from '../../../parts/LengthField.tsx';
 import { Measure } from '../../../parts/Measure.tsx';
 import { editBoard, type EditResult } from '../../../store/shed.ts';
 import { turnHold } from '../markHold.ts';
 import { useBay } from '../useBay.ts';
+import { FewerMarks } from './FewerMarks.tsx';
 import { Hold, LineBy } from './Hold.tsx';
 import { TakePart } from './TakePart.tsx';
 
 const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
 const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead', wide: 'ahead of wide' } as const;
+
+/** With more marks than this some of them may draw nothing. */
+const MANY_MARKS = 5;
 
 interface MarksTableProps {
   curve: MarkedCurve;
@@ -39,12 +42,7 @@ export function MarksTable({ curve, blockNote, tools }: MarksTableProps) {
   const { board } = record;
   const rows = markRows(board, curve);
   const gains = useMemo(() => curveGains(shape, curve), [shape, curve]);
-  const valueAtHook =
-    curve === 'outline'
-      ? 2 * halfBreadthAt(shape.outline, hook_mm)
-      : curve === 'rocker'
-        ? shape.rocker.line.valueAt(hook_mm)
-        : thicknessAt(shape.foil, hook_mm);
+  const valueAtHook = lineAt(shape, curve, hook_mm);
   const change = (row: MarkRow, value_mm: number, nudge: boolean) =>
     editBoard(
       record.id,
@@ -133,6 +131,7 @@ export function MarksTable({ curve, blockNote, tools }: MarksTableProps) {
           Set a mark at the hook
         </Button>
         <TakePart short />
+        {board[curve].marks.length > MANY_MARKS && <FewerMarks curve={curve} />}
         {tools}
       </div>
     </>

@@ -1,26 +1,15 @@
 import { blankLines, planingPlan, type RankedBlank } from '@june-tide/core/make';
-import { INCH_mm } from '@june-tide/core/units';
 import { Measure } from '../../../parts/Measure.tsx';
 import { useShed } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
-
-/** Where foam is measured while a blank is planed: names and stations, from the tail. */
-export const planedAt = (length_mm: number) =>
-  [
-    ['Tail 12', 12 * INCH_mm],
-    ['Tail 24', 24 * INCH_mm],
-    ['Middle', length_mm / 2],
-    ['Nose 24', length_mm - 24 * INCH_mm],
-    ['Nose 12', length_mm - 12 * INCH_mm],
-  ] as const;
+import { planedAt, PlanedHead } from './PlanedHead.tsx';
 
 /** The passes from the blank to the board: what comes off in each, and what the callipers read after it. */
 export function PlaningPlan({ ranked: { blank, fit } }: { ranked: RankedBlank }) {
   const { shape } = useBay();
   const { planerPass_mm } = useShed((shed) => shed.settings.workshop);
   if (!fit.fits) return <p className="trouble">{blank.name} does not hold the board: there is nothing to plane.</p>;
-  const places = planedAt(shape.board.length_mm);
-  const stations = places.map(([, x]) => x);
+  const stations = planedAt(shape.board.length_mm).map(([, x]) => x);
   const plan = planingPlan(shape, blankLines(blank), fit.placement, stations, planerPass_mm);
   return (
     <>
@@ -29,16 +18,7 @@ export function PlaningPlan({ ranked: { blank, fit } }: { ranked: RankedBlank })
         at the stringer.
       </p>
       <table className="marks" aria-label="Planing plan">
-        <thead>
-          <tr>
-            <th scope="col">Pass</th>
-            {places.map(([name]) => (
-              <th key={name} scope="col" className="num">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <PlanedHead first="Pass" length_mm={shape.board.length_mm} />
         <tbody>
           {plan[0].passes.map((pass, i) => (
             <tr key={i}>
