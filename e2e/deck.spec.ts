@@ -45,6 +45,11 @@ test('crown by station, a flat deck, a domed one: the section and the ticket fol
   await expect(page.getByTestId('litres-flat')).toContainText('+');
   await expect(page.getByTestId('litres-dome')).toContainText('\u2212');
   await expect(page.getByRole('link', { name: /Deck/ })).toContainText('flat deck, domed deck');
+  // One of them has its numbers open; the other a click away.
+  await expect(level).toHaveCount(0);
+  await page.getByRole('button', { name: /^flat deck/ }).click();
+  await expect(level).toHaveValue(String(share + 5));
+  await page.getByRole('button', { name: /^domed deck/ }).click();
   await page.getByRole('button', { name: 'Work into the deck' }).click();
   await expect(page.getByRole('menuitem', { name: /^flat deck/ })).toBeDisabled();
   await page.keyboard.press('Escape');
@@ -111,6 +116,25 @@ test('a new mark is soft, H makes it hard and the line goes through it; too near
   await expect(by).toHaveText(/line 15/);
   await step(page, 'Check');
   await expect(page.getByText('A mark that is a lever').first()).toBeVisible();
+});
+
+test('marks that draw nothing are lifted off together, and come back as one', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  const marks = page.getByRole('button', { name: /^Lift off Your mark/ });
+  await expect(marks).toHaveCount(0);
+  for (const inches of [17, 22, 42, 48]) {
+    await page.keyboard.press('t');
+    for (let at = 12; at < inches; at++) await page.keyboard.press('ArrowRight');
+    await page.getByRole('button', { name: 'Set a mark at the hook' }).click();
+  }
+  await expect(marks).toHaveCount(4);
+  const size = await page.getByTestId('headline').innerText();
+  await page.getByRole('button', { name: 'Fewer marks' }).click();
+  await expect(page.getByText('4 marks lifted off')).toBeVisible();
+  await expect(marks).toHaveCount(0);
+  await expect(page.getByTestId('headline')).toHaveText(size);
+  await page.getByRole('button', { name: 'Undo: marks that draw nothing' }).click();
+  await expect(marks).toHaveCount(4);
 });
 
 test('tips have a radius; one without is named', async ({ page }) => {

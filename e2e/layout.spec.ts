@@ -1,8 +1,8 @@
-// Nothing is cut off, and no bench of a drawing step scrolls, for seven unlike boards of the demo rack; and a telephone has all to read.
+// Nothing is cut off, and no bench of a drawing step scrolls, for eight unlike boards of the demo rack; and a telephone has all to read.
 import type { Page } from '@playwright/test';
 import { choose, expect, makePage, makePart, step, test, visit } from './shed.ts';
 
-const BOARDS = ['slack-118', 'ledge-4', 'stairs-3', 'lamp-5', 'quay-9', 'gannet-2', 'penny-2'];
+const BOARDS = ['slack-118', 'ledge-4', 'stairs-3', 'lamp-5', 'quay-9', 'gannet-2', 'penny-2', 'half-1'];
 const STEPS = ['Outline', 'Rocker', 'Foil', 'Deck', 'Rails', 'Bottom', 'Fins'];
 const SIZES = [
   { width: 1280, height: 800 },
@@ -94,7 +94,7 @@ const stepWhole = async (page: Page, board: string, name: string) => {
 };
 
 for (const size of SIZES) {
-  test(`steps of people and paper are whole for seven unlike boards at ${size.width} by ${size.height}`, async ({
+  test(`steps of people and paper are whole for eight unlike boards at ${size.width} by ${size.height}`, async ({
     page,
   }) => {
     test.setTimeout(120_000);

@@ -1,4 +1,5 @@
 import { demoModel, demoRecord } from './demoRecord.ts';
+import { withFewerMarks } from '../edit/fewer.ts';
 import { joinedOutlines } from '../edit/join.ts';
 import { complaintsFor } from '../judge/complaints.ts';
 import { lever, type LeverId } from '../judge/levers.ts';
@@ -204,7 +205,8 @@ function drifted(winner: BoardRecord): BoardRecord {
 /** The front of one board on the back of another, each a parent. */
 function joined(front: BoardRecord, back: BoardRecord): BoardRecord {
   const made = joinedOutlines(front.board, back.board);
-  const board = { ...made.board, name: 'Half Tide', notes: 'Penny Step’s nose on the fish’s tail, for weak days.' };
+  const { board: drawn } = withFewerMarks(made.board, 'outline');
+  const board = { ...drawn, name: 'Half Tide', notes: 'Penny Step’s nose on the fish’s tail, for weak days.' };
   return demoRecord('skarn-half-1', 1, null, '2026-10-02', board, {
     archived: true,
     parents: [parentOf(front, 'front', front.from), parentOf(back, 'back')],

@@ -88,19 +88,28 @@ function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
   const joined = (marks: readonly OutlineMark[]) => joinedWith(front, back, backWidths, marks);
   const onAll = joined([...own, ...spare]);
   if (boardIssues(onAll).length > 0) return onAll;
-  const enough_mm = Math.max(NEAR_mm, offHalves(onAll, front, back, backWidths).off_mm);
-  const left = new Set(spare);
-  for (let marks = own; left.size > 0;) {
+  const off = (marks: readonly OutlineMark[]) => {
     const board = joined(marks);
-    if (boardIssues(board).length > 0) return onAll;
-    const { off_mm, x_mm } = offHalves(board, front, back, backWidths);
-    if (off_mm <= enough_mm) return board;
-    const far = (mark: OutlineMark) => Math.abs(stationOfMark(mark, anchorsOf(board)) - x_mm);
+    return boardIssues(board).length > 0 ? undefined : offHalves(board, front, back, backWidths);
+  };
+  const enough_mm = Math.max(NEAR_mm, off([...own, ...spare])?.off_mm ?? 0);
+  const enough = (marks: readonly OutlineMark[]) => (off(marks)?.off_mm ?? Infinity) <= enough_mm;
+  const set: OutlineMark[] = [];
+  for (const left = new Set(spare); left.size > 0;) {
+    const apart = off([...own, ...set]);
+    if (apart && apart.off_mm <= enough_mm) break;
+    const far = (mark: OutlineMark) => (apart ? Math.abs(stationOfMark(mark, anchorsOf(onAll)) - apart.x_mm) : 0);
     const nearest = [...left].reduce((a, b) => (far(b) < far(a) ? b : a));
     left.delete(nearest);
-    marks = [...marks, nearest];
+    set.push(nearest);
   }
-  return onAll;
+  // What was set first may have nothing left to hold.
+  const needed = set.reduce(
+    (kept, mark) =>
+      enough([...own, ...kept.filter((each) => each !== mark)]) ? kept.filter((each) => each !== mark) : kept,
+    set,
+  );
+  return joined([...own, ...needed]);
 }
 
 /** The marks of both halves, and those that may be set between them. */

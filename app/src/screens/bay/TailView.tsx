@@ -49,6 +49,8 @@ export function TailView() {
 const LABEL = { said: 110, bare: 52 } as const;
 /** Two pairs one behind the other have room for their words from this height on; under it the lines alone say what is measured. */
 const ROOM_FOR_WORDS = 190;
+/** So low it is the table and the plank that have the numbers. */
+const ROOM_FOR_NUMBERS = 100;
 /** Under the stringer so much is drawn of the other half. */
 const BELOW_mm = 26;
 
@@ -64,6 +66,7 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
   const x = (mm: number) => 8 + mm * k;
   const y = (mm: number) => height - 6 - (BELOW_mm + mm) * k;
   const points = outlinePoints(shape.outline, 240).filter((p) => p.x_mm <= shown_mm);
+  const roomy = height >= ROOM_FOR_NUMBERS;
   const said = height >= ROOM_FOR_WORDS || spots.filter(({ side }) => side === 1).length < 2;
   const upper = points.map((p) => `${x(p.x_mm).toFixed(1)} ${y(p.y_mm).toFixed(1)}`);
   const lower = points.map((p) => `${x(p.x_mm).toFixed(1)} ${y(-p.y_mm).toFixed(1)}`).reverse();
@@ -73,8 +76,8 @@ function Tail({ shape, width, height }: { shape: Shape; width: number; height: n
       <line x1={x(shape.outline.end.notch_mm)} x2={x(shown_mm)} y1={y(0)} y2={y(0)} stroke="#b7a98a" strokeWidth={2} />
       {spots.map((spot, i) => (
         <g key={i}>
-          {spot.side === 1 && <Distances spot={spot} x={x} y={y} said={said} />}
-          {spot.side === 0 && (
+          {spot.side === 1 && roomy && <Distances spot={spot} x={x} y={y} said={said} />}
+          {spot.side === 0 && roomy && (
             <DrawnMeasure
               mm={spot.box.trailingEdge_mm}
               x={x(spot.front.x_mm) + LABEL.said > width ? x(spot.rear.x_mm) - 8 : x(spot.front.x_mm) + 12}
@@ -142,7 +145,6 @@ interface DistancesProps {
 /** From the tail to the trailing edge, from the rail to the middle of the base. */
 function Distances({ spot, x, y, said }: DistancesProps) {
   const words = (after: string) => (said ? { after, size: 17 } : { size: 15 });
-  const least = said ? LABEL.said : LABEL.bare;
   // Two that stand one behind the other have their lines apart.
   const low = y(spot.rear.y_mm * (spot.box.role === 'rear' ? 0.4 : 0.65));
   const middle = x(spot.middle.x_mm);
@@ -161,14 +163,14 @@ function Distances({ spot, x, y, said }: DistancesProps) {
       <g stroke="none">
         <DrawnMeasure
           mm={spot.box.trailingEdge_mm}
-          x={Math.max(x(spot.rear.x_mm) - 6, least)}
-          y={low - 5}
-          anchor="end"
+          {...(said
+            ? { x: Math.max(x(spot.rear.x_mm) - 6, LABEL.said), y: low - 5, anchor: 'end' as const }
+            : { x: x(spot.rear.x_mm) + 6, y: low + 5, anchor: 'start' as const })}
           {...words('from tail')}
         />
         <DrawnMeasure
           mm={spot.box.inset_mm}
-          x={Math.max(middle - 8, least)}
+          x={Math.max(middle - 8, said ? LABEL.said : LABEL.bare)}
           y={y(spot.rail_mm) - 12}
           anchor="end"
           {...words('from rail')}

@@ -98,7 +98,7 @@ export function DeckBench() {
           })}
         </tbody>
       </table>
-      <div className="row-of-tools">
+      <DeckFeatures>
         <Button
           size="small"
           disabled={crown.length >= MOST_STATIONS || inHand !== undefined}
@@ -112,8 +112,7 @@ export function DeckBench() {
         <Button size="small" onClick={() => change('rounder deck', (b) => withCrownTimes(b, CROWN_STEP))}>
           Rounder
         </Button>
-      </div>
-      <DeckFeatures />
+      </DeckFeatures>
     </section>
   );
 }

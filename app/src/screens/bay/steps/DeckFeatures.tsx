@@ -1,6 +1,6 @@
 import { Button, Dropdown, InputNumber } from 'antd';
 import { CloseOutlined, RightOutlined } from '@ant-design/icons';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { DECK_FEATURES, type DeckFeature, type DeckFeatureKind, stationOfMark } from '@june-tide/core/document';
 import {
   featureLitres,
@@ -43,8 +43,8 @@ const NUMBERS: Readonly<Record<DeckFeatureKind, Numbers>> = {
 
 const KINDS = Object.keys(DECK_FEATURES) as DeckFeatureKind[];
 
-/** What is worked into the deck beside its crown, each with its litres; of several the one in hand has its numbers open. */
-export function DeckFeatures() {
+/** What is worked into the deck beside its crown, each with its litres; of several the one in hand has its numbers open, the others stand beside the tools. */
+export function DeckFeatures({ children }: { children: ReactNode }) {
   const { record } = useBay();
   const { board } = record;
   const { features } = board.deck;
@@ -55,17 +55,27 @@ export function DeckFeatures() {
     const index = features.length > open.of ? features.length - 1 : Math.min(open.index, features.length - 1);
     setOpen({ index, of: features.length });
   }
+  const inHand = features.at(open.index);
   return (
     <>
-      {features.map((feature, i) =>
-        i === open.index ? (
-          <Feature key={i} index={i} feature={feature} litres={litres[i]} />
-        ) : (
-          <button key={i} type="button" className="folded" onClick={() => setOpen({ ...open, index: i })}>
-            <RightOutlined aria-hidden /> <FeatureName feature={feature} litres={litres[i]} />
-          </button>
-        ),
-      )}
+      <div className="row-of-tools">
+        {children}
+        {features.map(
+          (feature, i) =>
+            i !== open.index && (
+              <button
+                key={i}
+                type="button"
+                className="folded"
+                title="Show its numbers"
+                onClick={() => setOpen({ ...open, index: i })}
+              >
+                <RightOutlined aria-hidden /> <FeatureName feature={feature} litres={litres[i]} />
+              </button>
+            ),
+        )}
+      </div>
+      {inHand && <Feature key={open.index} index={open.index} feature={inHand} litres={litres[open.index]} />}
     </>
   );
 }

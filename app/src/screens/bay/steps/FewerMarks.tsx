@@ -3,6 +3,9 @@ import { type MarkedCurve, withFewerMarks } from '@june-tide/core/edit';
 import { editBoard } from '../../../store/shed.ts';
 import { useBay } from '../useBay.ts';
 
+/** With more marks than this some of them may draw nothing. */
+const MANY_MARKS = 5;
+
 /** Lifts off every mark of a curve that draws nothing, as one step back, and says what was done. */
 export function FewerMarks({ curve }: { curve: MarkedCurve }) {
   const { record } = useBay();
@@ -23,9 +26,11 @@ export function FewerMarks({ curve }: { curve: MarkedCurve }) {
   return (
     <>
       {holder}
-      <Button size="small" title="Lift off the marks that draw nothing: the line stays where it is" onClick={lift}>
-        Fewer marks
-      </Button>
+      {record.board[curve].marks.length > MANY_MARKS && (
+        <Button size="small" title="Lift off the marks that draw nothing: the line stays where it is" onClick={lift}>
+          Fewer marks
+        </Button>
+      )}
     </>
   );
 }

@@ -26,9 +26,6 @@ import { TakePart } from './TakePart.tsx';
 const VALUE_WORDS: Readonly<Record<MarkedCurve, string>> = { outline: 'Width', rocker: 'Lift', foil: 'Thick' };
 const PLACE_WORDS = { nose: 'from nose', tail: 'from tail', centre: 'ahead', wide: 'ahead of wide' } as const;
 
-/** With more marks than this some of them may draw nothing. */
-const MANY_MARKS = 5;
-
 interface MarksTableProps {
   curve: MarkedCurve;
   blockNote?: ReactNode;
@@ -131,7 +128,7 @@ export function MarksTable({ curve, blockNote, tools }: MarksTableProps) {
           Set a mark at the hook
         </Button>
         <TakePart short />
-        {board[curve].marks.length > MANY_MARKS && <FewerMarks curve={curve} />}
+        <FewerMarks curve={curve} />
         {tools}
       </div>
     </>
