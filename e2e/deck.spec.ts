@@ -128,7 +128,7 @@ test('marks that draw nothing are lifted off together, and come back as one', as
     await page.getByRole('button', { name: 'Set a mark at the hook' }).click();
   }
   await expect(marks).toHaveCount(4);
-  const size = await page.getByTestId('headline').innerText();
+  const size = (await page.getByTestId('headline').textContent())!;
   await page.getByRole('button', { name: 'Fewer marks' }).click();
   await expect(page.getByText('4 marks lifted off')).toBeVisible();
   await expect(marks).toHaveCount(0);
