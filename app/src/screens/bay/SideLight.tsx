@@ -100,7 +100,7 @@ function Strip({ line, scale, y, height, named }: StripProps) {
         );
       })}
       <rect x={x0} y={y} width={width} height={height} fill="none" stroke="var(--ink)" strokeWidth={1} />
-      <g className="on-paper" pointerEvents="none">
+      <g pointerEvents="none">
         <text
           x={
             at !== undefined
