@@ -79,7 +79,6 @@ export function Bay() {
   const inRoom = useSession((session) => session.inRoom);
   const pinned = useSession((session) => session.pinned);
   const { drawn } = useMakePart();
-  const navigate = useNavigate();
   const board = record?.board;
   useLayoutEffect(() => {
     if (board) openSession(id, board);
@@ -90,24 +89,6 @@ export function Bay() {
     void recallSteps(id).catch(() => undefined);
   }, [id]);
   useEffect(() => hold(undefined), [step]);
-  const { search } = useLocation();
-  useEffect(() => {
-    if (step) leave(step, search);
-  }, [step, search]);
-
-  const curve = step && curveOf(step);
-  const length_mm = board?.length_mm ?? 0;
-  const wide_mm = length_mm / 2 + (board?.outline.widePoint_mm ?? 0);
-  useEffect(() => {
-    const go = (address: string) => void navigate(address);
-    const stations = (): number[] => {
-      const layer = Number(useSession.getState().held ?? 0);
-      return board && step ? stepStations(board, step, layer) : [];
-    };
-    const onKey = (event: KeyboardEvent) => bayKey(event, { id, length_mm, wide_mm, curve, stations, go });
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [id, board, step, length_mm, wide_mm, curve, navigate]);
 
   const value = useBayValue(record, step);
   // While a mark is dragged its curve, the section and the ticket follow each move; all else when the hand rests.
@@ -138,6 +119,7 @@ export function Bay() {
             onWords={openWords}
           />
           <GuideBar />
+          <BayKeys id={id} step={step} />
           <QuietKeys open={keys} onClose={closeKeys} />
           <QuietStations open={stations} onClose={closeStations} />
           <QuietWords open={words} onClose={closeWords} />
@@ -169,6 +151,31 @@ export function Bay() {
     </BayProvider>
   );
 }
+
+/** The keys of the bay, and the step that was left open last: both read the board when they are asked, and so do not follow a drag. */
+const BayKeys = memo(function BayKeys({ id, step }: { id: string; step: StepKey }) {
+  const navigate = useNavigate();
+  const { search } = useLocation();
+  useEffect(() => leave(step, search), [step, search]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const board = entryOf(useShed.getState().records, id)?.board;
+      if (!board) return;
+      const { length_mm, outline } = board;
+      bayKey(event, {
+        id,
+        length_mm,
+        wide_mm: length_mm / 2 + outline.widePoint_mm,
+        curve: curveOf(step),
+        stations: () => stepStations(board, step, Number(useSession.getState().held ?? 0)),
+        go: (address) => void navigate(address),
+      });
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [id, step, navigate]);
+  return null;
+});
 
 /** Nothing stands at this address: the board is in the bin, or there never was one. */
 function NoBoard({ id }: { id: string }) {

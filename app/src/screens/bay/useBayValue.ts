@@ -11,12 +11,19 @@ import {
   sizesFor,
 } from '../../store/derived.ts';
 import { entryOf, useShed } from '../../store/shed.ts';
+import { useRested } from './drag.ts';
 import { AS_OPENED, laidOver, type Over } from './over.ts';
 import { hold, layOver, moveHookOn, useSession } from './session.ts';
 import type { BayContext, StepKey } from './useBay.ts';
 
 /** What an order hangs on, where there is no board. */
 const NOBODYS: Pick<OrderOf, 'riderId' | 'brief' | 'createdAt'> = { riderId: null, createdAt: '' };
+
+/** What `made` makes, made when it is first asked for. */
+function once<T>(made: () => T): () => T {
+  let kept: { value: T } | undefined;
+  return () => (kept ??= { value: made() }).value;
+}
 
 const NOTHING: Beside = { last: undefined, own: [] };
 
@@ -47,7 +54,9 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
   const { riderId, brief, createdAt } = record ?? NOBODYS;
   const id = record?.id;
   const family = record?.board.family;
-  const kind = record && kindFor(record, riders);
+  // What kind it is follows when the hand rests: nothing that follows a drag hangs on it but the litres aimed for.
+  const still = useRested(record);
+  const kind = useMemo(() => still && kindFor(still, riders), [still, riders]);
   const sizes = useMemo(() => {
     if (id === undefined || family === undefined) return [];
     const { records, shelf } = useShed.getState();
@@ -59,13 +68,14 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
     if (id === undefined || family === undefined || step === undefined) return NOTHING;
     return besideOf({ id, riderId, brief, createdAt, board: { family } }, useShed.getState().records);
   }, [id, riderId, brief, createdAt, family, step]);
-  // Neither a step nor the hook changes what is judged: the notes are not read anew for them.
-  const judgedAs = useMemo(() => {
+  // Neither a step nor the hook changes what is judged: the notes are not read anew for them. Nor does what nobody reads cost anything
+  // in a drag: it is put together when it is asked for.
+  const judged = useMemo(() => {
     const shop = { records: useShed.getState().records, riders, settings, shelf };
-    return record && caseFor(record, shop, sizes[0], over, { last, own });
+    return record && once(() => caseFor(record, shop, sizes[0], over, { last, own }));
   }, [record, riders, settings, shelf, sizes, over, last, own]);
   return useMemo((): BayContext | undefined => {
-    if (!record || !step || !judgedAs) return undefined;
+    if (!record || !step || !judged) return undefined;
     return {
       record,
       shape: shapeFor(record.board, record.id),
@@ -73,7 +83,9 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
       rider: entryOf(riders, record.riderId),
       sizes,
       target: sizes[0],
-      judgedAs,
+      get judgedAs() {
+        return judged();
+      },
       step,
       hook_mm: Math.min(record.board.length_mm, Math.max(0, hook)),
       moveHook,
@@ -82,5 +94,5 @@ export function useBayValue(record: BoardRecord | undefined, step: StepKey | und
       over,
       layOver,
     };
-  }, [record, riders, sizes, judgedAs, step, hook, moveHook, held, over]);
+  }, [record, riders, sizes, judged, step, hook, moveHook, held, over]);
 }
