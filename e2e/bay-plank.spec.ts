@@ -241,3 +241,27 @@ test('three hundred boards on the rack: found, scrolled through and opened', asy
   await page.getByRole('link', { name: /^Open Many 1234/ }).click();
   expect(await litres(page)).toBeGreaterThan(10);
 });
+
+test('a mark that is pulled stays under the hand, and the board is laid out anew when it is let go', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  for (const [name, mark, dy] of [
+    ['Outline', 'outline.wide', -10],
+    ['Rocker', 'rocker.nose', -14],
+  ] as const) {
+    await step(page, name);
+    const ring = page.locator(`[data-mark="${mark}"] .grab`).first();
+    await ring.hover({ force: true });
+    const before = (await ring.boundingBox())!;
+    const [x, y] = [before.x + before.width / 2, before.y + before.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let i = 1; i <= 5; i++) await page.mouse.move(x, y + (dy * i) / 5);
+    await expect
+      .poll(async () => {
+        const box = (await ring.boundingBox())!;
+        return Math.hypot(box.x + box.width / 2 - x, box.y + box.height / 2 - y - dy);
+      })
+      .toBeLessThan(1.5);
+    await page.mouse.up();
+  }
+});

@@ -67,10 +67,22 @@ function standClass(composition: string, strip: boolean, drawn: boolean): string
   );
 }
 
-/** One board on the stand. */
+/** What the address says is on the stand. */
 export function Bay() {
   const { id = '', step: named } = useParams();
-  const step = STEPS.find((key) => key === named);
+  const { drawn } = useMakePart();
+  return <OnStand id={id} step={STEPS.find((key) => key === named)} drawn={drawn} />;
+}
+
+interface OnStandProps {
+  id: string;
+  step: StepKey | undefined;
+  /** Is the part of making that is open drawn on the plank? */
+  drawn: boolean;
+}
+
+/** One board on the stand. Nothing of the address is read here: it is not, at each move of a drag. */
+function OnStand({ id, step, drawn }: OnStandProps) {
   const record = useShed((shed) => entryOf(shed.records, id));
   const history = useShed((shed) => shed.histories[id]);
   const keys = useSession((session) => session.keys);
@@ -78,7 +90,6 @@ export function Bay() {
   const words = useSession((session) => session.words);
   const inRoom = useSession((session) => session.inRoom);
   const pinned = useSession((session) => session.pinned);
-  const { drawn } = useMakePart();
   const board = record?.board;
   useLayoutEffect(() => {
     if (board) openSession(id, board);

@@ -7,7 +7,6 @@ import type { PlankScale } from './scale.ts';
 import { useLiveBay } from './useBay.ts';
 
 interface Colours {
-  board: string;
   dark: [number, number, number];
   strength: number;
 }
@@ -21,7 +20,6 @@ function coloursIn(light: string): Colours {
     const styles = getComputedStyle(document.documentElement);
     const [r, g, b] = styles.getPropertyValue('--shade-dark').split(',').map(Number);
     colours = {
-      board: styles.getPropertyValue('--board'),
       dark: [r, g, b],
       strength: Number(styles.getPropertyValue('--shade-strength')),
     };
@@ -33,13 +31,23 @@ function coloursIn(light: string): Colours {
 /** While something is dragged the shade is asked for no more often than this. */
 const SHADE_EVERY_ms = 80;
 
-/** The deck under two low lamps, shaded by the worker from the exact sections; the outline in front is always current. */
+/** The plan's shadow: three thin ones, a blurred one costs a frame on machines without a graphics card. */
+const SHADOWS = [2, 4, 6];
+/** The far half is shaded less, as what the lamps see at a slant; half a plan is seen from over it. */
+const FAR = 0.35;
+const HALF = 0.8;
+
+/**
+ * The deck under two low lamps, shaded by the worker from the exact sections; the outline in front is always current. The picture is
+ * painted when it comes and only cut and stretched at each move: painting it each time was a sixth of a frame.
+ */
 export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { board } = useLiveBay().record;
   const light = useShed((shed) => shed.settings.light);
   const picture = useRef<{ drawn: DeckPicture; image: HTMLCanvasElement }>(undefined);
-  const state = useRef({ frame: 0, paint: () => {} });
+  const { half } = scale;
+  const paint = useRef(() => {});
   // The plan stays unshaded when the worker fails: every number is still right, and the next change asks again.
   const [shade] = useState(
     () =>
@@ -47,65 +55,52 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
         (of: Work['shade']['of']) => solidClient.ask('shade', of),
         (drawn) => {
           picture.current = { drawn, image: pictureOf(drawn, picture.current?.image) };
-          paintSoon(state.current);
+          paint.current();
         },
         SHADE_EVERY_ms,
       ),
   );
-
   useEffect(() => {
-    const { current } = state;
-    const colours = coloursIn(light);
-    const { width_mm } = board.outline;
-    current.paint = () => {
-      const element = canvas.current;
-      const pen = element?.getContext('2d');
-      if (!element || !pen) return;
-      const ratio = window.devicePixelRatio || 1;
-      const [width, height] = [Math.round(scale.width * ratio), Math.round(scale.height * ratio)];
-      if (element.width !== width) element.width = width;
-      if (element.height !== height) element.height = height;
-      pen.setTransform(ratio, 0, 0, ratio, 0, 0);
-      pen.clearRect(0, 0, scale.width, scale.height);
-      const outline = new Path2D(path);
-      // A soft shadow from three thin ones: a blurred one costs a frame on machines without a graphics card.
-      pen.fillStyle = 'rgba(40, 34, 20, 0.07)';
-      for (const off of [2, 4, 6]) {
-        pen.translate(0, off);
-        pen.fill(outline);
-        pen.translate(0, -off);
-      }
-      pen.fillStyle = colours.board;
-      pen.fill(outline);
-      if (!picture.current) return;
-      const { image } = picture.current;
-      pen.save();
-      pen.clip(outline);
-      const w = board.length_mm * scale.k;
-      const h = (width_mm / 2) * scale.k;
-      pen.translate(scale.x(0), scale.centre);
-      if (!scale.half) pen.drawImage(image, 0, 0, w, h);
-      pen.scale(1, -1);
-      pen.globalAlpha = scale.half ? 0.8 : 0.35;
-      pen.drawImage(image, 0, 0, w, h);
-      pen.restore();
+    paint.current = () => {
+      if (canvas.current && picture.current) painted(canvas.current, picture.current.image, half);
     };
-    paintSoon(current);
-    shade.want({
-      board,
-      columns: Math.round(Math.min(1400, board.length_mm * scale.k)),
-      rows: Math.max(1, Math.round((width_mm / 2) * scale.k)),
-      dark: colours.dark,
-      strength: colours.strength,
-    });
-  }, [shade, board, path, scale, light]);
-  return <canvas ref={canvas} style={{ width: scale.width, height: scale.height }} aria-hidden="true" />;
+    paint.current();
+  }, [half]);
+
+  const { width_mm } = board.outline;
+  const [w, h] = [board.length_mm * scale.k, (width_mm / 2) * scale.k];
+  useEffect(() => {
+    const { dark, strength } = coloursIn(light);
+    const [columns, rows] = [Math.round(Math.min(1400, w)), Math.max(1, Math.round(h))];
+    shade.want({ board, columns, rows, dark, strength });
+  }, [shade, board, w, h, light]);
+  return (
+    <>
+      <svg width={scale.width} height={scale.height} aria-hidden="true">
+        {SHADOWS.map((off) => (
+          <path key={off} d={path} transform={`translate(0 ${off})`} fill="rgba(40, 34, 20, 0.07)" />
+        ))}
+        <path d={path} fill="var(--board)" />
+      </svg>
+      <div className="deck-light" style={{ clipPath: `path("${path}")` }} aria-hidden="true">
+        <canvas ref={canvas} style={{ left: scale.x(0), top: scale.centre - h, width: w, height: half ? h : 2 * h }} />
+      </div>
+    </>
+  );
 }
 
-/** Paints once in the next frame, however often it is asked. */
-function paintSoon(state: { frame: number; paint: () => void }): void {
-  cancelAnimationFrame(state.frame);
-  state.frame = requestAnimationFrame(() => state.paint());
+/** Both halves of the plan from the picture of one; or the one that is seen. */
+function painted(onto: HTMLCanvasElement, image: HTMLCanvasElement, half: boolean): void {
+  const pen = onto.getContext('2d');
+  if (!pen) return;
+  const { width, height } = image;
+  onto.width = width;
+  onto.height = half ? height : 2 * height;
+  pen.translate(0, height);
+  if (!half) pen.drawImage(image, 0, 0);
+  pen.scale(1, -1);
+  pen.globalAlpha = half ? HALF : FAR;
+  pen.drawImage(image, 0, 0);
 }
 
 function pictureOf(picture: DeckPicture, into = document.createElement('canvas')): HTMLCanvasElement {

@@ -13,6 +13,7 @@ import { BlankOnPlank, useRoomForBlank } from './BlankOnPlank.tsx';
 import { BottomStrips } from './BottomStrips.tsx';
 import { DeckOnPlan } from './DeckOnPlan.tsx';
 import { DeckLight } from './DeckLight.tsx';
+import { useHeldInDrag } from './drag.ts';
 import { FeetOnPlan } from './FeetOnPlan.tsx';
 import { FinsOnPlan } from './FinsOnPlan.tsx';
 import { LinesOnProfile } from './LinesOnProfile.tsx';
@@ -20,7 +21,7 @@ import { Marks } from './Marks.tsx';
 import { OverOnPlank } from './OverOnPlank.tsx';
 import { planPath } from './planPath.ts';
 import { RailsOnPlan } from './RailsOnPlan.tsx';
-import { type PlankFor, type PlankScale, plankScale } from './scale.ts';
+import { liesOn, type PlankFor, type PlankScale, plankScale } from './scale.ts';
 import { ReliefOnPlan } from './ReliefOnPlan.tsx';
 import { drawTogether, pinRoom, useSession } from './session.ts';
 import { SideLight } from './SideLight.tsx';
@@ -106,7 +107,10 @@ export function Plank({ inRoom, onRoom, strip }: PlankProps) {
   );
 }
 
-/** The plank's scale, the same object as long as nothing it depends on changes. */
+/**
+ * The plank's scale, the same object as long as nothing it depends on changes. While a mark is pulled it is held as long as the board
+ * lies on it whole: the line stays under the hand, and only what is pulled moves.
+ */
 function useScale(board: Board, step: PlankFor, width: number, height: number): PlankScale {
   const around = useRoomForBlank();
   const { length_mm, outline, rocker, foil } = board;
@@ -115,10 +119,24 @@ function useScale(board: Board, step: PlankFor, width: number, height: number): 
     rocker.tailLift_mm + foil.tailTip_mm,
     foil.thickness_mm,
   );
-  return useMemo(
-    () => plankScale({ length_mm, width_mm: outline.width_mm, tallest_mm }, step, width, height, around),
+  const extent = { length_mm, width_mm: outline.width_mm, tallest_mm };
+  const fitted = useMemo(
+    () => ({
+      scale: plankScale({ length_mm, width_mm: outline.width_mm, tallest_mm }, step, width, height, around),
+      step,
+      around,
+    }),
     [length_mm, outline.width_mm, tallest_mm, step, width, height, around],
   );
+  return useHeldInDrag(
+    fitted,
+    (held) =>
+      held.step === step &&
+      held.around === around &&
+      held.scale.width === width &&
+      held.scale.height === height &&
+      liesOn(held.scale, extent),
+  ).scale;
 }
 
 const RoomSwap = memo(function RoomSwap({ inRoom, onRoom }: { inRoom: boolean; onRoom: (inRoom: boolean) => void }) {

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, render, screen } from '@testing-library/react';
-import { startDrag, useRested } from './drag.ts';
+import { startDrag, useHeldInDrag, useRested } from './drag.ts';
 
 /** A pointer event as the window gets it; jsdom has no PointerEvent of its own. */
 function pointer(kind: string, x: number, y: number, pointerId = 1): void {
@@ -74,5 +74,28 @@ describe('what is held back while something is dragged', () => {
     rerender(<Shown value={2} />);
     expect(shown()).toBe('2');
     act(() => pointer('pointerup', 0, 0));
+  });
+});
+
+describe('what is held while something is dragged', () => {
+  afterEach(cleanup);
+  function Held({ value }: { value: number }) {
+    return <output>{useHeldInDrag(value, (held) => value - held < 5)}</output>;
+  }
+
+  it('stays as the drag began for as long as it serves, is another once it does not, and is itself outside a drag', () => {
+    const { rerender } = render(<Held value={1} />);
+    rerender(<Held value={2} />);
+    expect(shown()).toBe('2');
+    startDrag({ clientX: 0, clientY: 0, pointerId: 1 }, { onMove: () => undefined });
+    act(() => pointer('pointermove', 1, 1));
+    rerender(<Held value={6} />);
+    expect(shown()).toBe('2');
+    rerender(<Held value={7} />);
+    expect(shown()).toBe('7');
+    rerender(<Held value={9} />);
+    expect(shown()).toBe('7');
+    act(() => pointer('pointerup', 1, 1));
+    expect(shown()).toBe('9');
   });
 });

@@ -39,6 +39,24 @@ export function startDrag(start: { clientX: number; clientY: number; pointerId: 
   window.addEventListener('pointercancel', end);
 }
 
+const useDragging = (): boolean =>
+  useSyncExternalStore(
+    (watcher) => {
+      watchers.add(watcher);
+      return () => watchers.delete(watcher);
+    },
+    () => moving,
+  );
+
+/** The value as a drag began with, for as long as that lasts and the value `serves`; outside a drag it is always the value itself. */
+export function useHeldInDrag<T>(value: T, serves: (held: T) => boolean): T {
+  const dragging = useDragging();
+  const [held, setHeld] = useState(value);
+  if (dragging && serves(held)) return held;
+  if (held !== value) setHeld(value);
+  return value;
+}
+
 /** So long a hand must rest before what it does not look at follows. */
 const REST_ms = 350;
 
@@ -47,13 +65,7 @@ const REST_ms = 350;
  * curve being dragged; outside a drag it is always the value itself.
  */
 export function useRested<T>(value: T): T {
-  const dragging = useSyncExternalStore(
-    (watcher) => {
-      watchers.add(watcher);
-      return () => watchers.delete(watcher);
-    },
-    () => moving,
-  );
+  const dragging = useDragging();
   const [rested, setRested] = useState(value);
   if (!dragging && rested !== value) setRested(value);
   useEffect(() => {

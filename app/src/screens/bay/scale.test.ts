@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { models } from '@june-tide/core/models';
-import { plankScale } from './scale.ts';
+import { liesOn, plankScale } from './scale.ts';
 import { STEPS } from './useBay.ts';
 
 const SIZES = [
@@ -39,6 +39,20 @@ describe('the plank', () => {
         }
       }
     }
+  });
+
+  it('laid out for one board holds another until that one sticks out: at an end, beside, or into the tape', () => {
+    const extent = { length_mm: 1880, width_mm: 495, tallest_mm: 145 };
+    const outline = plankScale(extent, 'outline', 1124, 443);
+    const rocker = plankScale(extent, 'rocker', 1124, 443);
+    for (const scale of [outline, rocker]) expect(liesOn(scale, extent)).toBe(true);
+    // 26 px of room: 13 either side.
+    const widest = extent.width_mm + 22 / outline.k;
+    expect(liesOn(outline, { ...extent, width_mm: widest })).toBe(true);
+    expect(liesOn(outline, { ...extent, width_mm: widest + 20 / outline.k })).toBe(false);
+    expect(liesOn(outline, { ...extent, length_mm: 3 * extent.length_mm })).toBe(false);
+    expect(liesOn(rocker, { ...extent, tallest_mm: extent.tallest_mm + 3 / rocker.k })).toBe(true);
+    expect(liesOn(rocker, { ...extent, tallest_mm: 2 * extent.tallest_mm })).toBe(false);
   });
 
   it('has one place for a station and one station for a place', () => {

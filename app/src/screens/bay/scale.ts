@@ -29,7 +29,7 @@ const STRIP_ROOM = STRIP_HEIGHT + 12;
 const PLAN_ROOM = 26;
 
 /** The sizes of a board that its place on the plank depends on. */
-interface Extent {
+export interface Extent {
   length_mm: number;
   width_mm: number;
   /** The highest of tips and middle over the straightedge. */
@@ -121,4 +121,16 @@ export function plankScale(board: Extent, step: PlankFor, width: number, height:
     ground: height - (onProfile ? 26 : step === 'deck' ? 12 : 18),
     stretch,
   };
+}
+
+/** Does a board of other sizes lie whole on a plank that was laid out for another? */
+export function liesOn(scale: PlankScale, { length_mm, width_mm, tallest_mm }: Extent): boolean {
+  const half = (width_mm / 2) * scale.k;
+  return (
+    scale.x(0) >= 0 &&
+    scale.x(length_mm) <= scale.width &&
+    scale.centre - half >= 0 &&
+    (scale.half || scale.centre + half <= scale.tapeTop) &&
+    scale.ground - tallest_mm * scale.k * scale.stretch >= scale.tapeTop + TAPE_HEIGHT
+  );
 }
