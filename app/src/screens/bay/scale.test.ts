@@ -46,10 +46,9 @@ describe('the plank', () => {
     const outline = plankScale(extent, 'outline', 1124, 443);
     const rocker = plankScale(extent, 'rocker', 1124, 443);
     for (const scale of [outline, rocker]) expect(liesOn(scale, extent)).toBe(true);
-    // 26 px of room: 13 either side.
-    const widest = extent.width_mm + 22 / outline.k;
-    expect(liesOn(outline, { ...extent, width_mm: widest })).toBe(true);
-    expect(liesOn(outline, { ...extent, width_mm: widest + 20 / outline.k })).toBe(false);
+    // Room of 26 px, half of it on either side, and the ring has its own.
+    expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 12 / outline.k })).toBe(true);
+    expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 30 / outline.k })).toBe(false);
     expect(liesOn(outline, { ...extent, length_mm: 3 * extent.length_mm })).toBe(false);
     expect(liesOn(rocker, { ...extent, tallest_mm: extent.tallest_mm + 3 / rocker.k })).toBe(true);
     expect(liesOn(rocker, { ...extent, tallest_mm: 2 * extent.tallest_mm })).toBe(false);
