@@ -56,11 +56,11 @@ describe('what is held back while something is dragged', () => {
     startDrag({ clientX: 0, clientY: 0, pointerId: 1 }, { onMove: () => undefined });
     act(() => pointer('pointermove', 1, 1));
     rerender(<Shown value={2} />);
-    act(() => jest.advanceTimersByTime(100));
+    act(() => jest.advanceTimersByTime(60));
     rerender(<Shown value={3} />);
-    act(() => jest.advanceTimersByTime(300));
+    act(() => jest.advanceTimersByTime(120));
     expect(shown()).toBe('1');
-    act(() => jest.advanceTimersByTime(100));
+    act(() => jest.advanceTimersByTime(40));
     expect(shown()).toBe('3');
     rerender(<Shown value={4} />);
     expect(shown()).toBe('3');

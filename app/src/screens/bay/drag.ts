@@ -58,7 +58,7 @@ export function useHeldInDrag<T>(value: T, serves: (held: T) => boolean): T {
 }
 
 /** So long a hand must rest before what it does not look at follows. */
-const REST_ms = 350;
+const REST_ms = 150;
 
 /**
  * The value, held back while something is dragged: it follows when the hand rests or lets go. For what is beside the
