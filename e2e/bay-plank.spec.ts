@@ -242,7 +242,9 @@ test('three hundred boards on the rack: found, scrolled through and opened', asy
   expect(await litres(page)).toBeGreaterThan(10);
 });
 
-test('a mark that is pulled stays under the hand, and the board is laid out anew when it is let go', async ({ page }) => {
+test('a mark that is pulled stays under the hand, and the board is laid out anew when it is let go', async ({
+  page,
+}) => {
   await startBoard(page, 'Slack Water');
   for (const [name, mark, dy] of [
     ['Outline', 'outline.wide', -10],
