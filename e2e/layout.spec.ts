@@ -110,56 +110,73 @@ for (const size of SIZES) {
   });
 }
 
-for (const light of ['day', 'night'] as const) {
-  test(`every page of making, and what opens over the bay, are whole by ${light}`, async ({ page }) => {
-    test.setTimeout(120_000);
-    await page.goto('/settings');
-    if (light === 'night') {
-      await page.getByText('Night', { exact: true }).click();
+/** Every page of the Make step of the board that stands. */
+async function makingWhole(page: Page, board: string): Promise<void> {
+  await step(page, 'Make');
+  for (const [part, pages] of Object.entries(MAKE_PAGES)) {
+    await makePart(page, part);
+    for (const name of pages) {
+      await makePage(page, name);
+      // Passes of the planer come when the blank is laid, and their table is the widest.
+      if (name === 'Planing plan' && board === 'slack-118')
+        await expect(page.getByRole('table', { name: 'Planing plan' })).toBeVisible();
+      if (name === 'A block of EPS' && board === 'slack-118')
+        await expect(page.locator('.blank-bench').getByTestId('sheets-preview')).toHaveCount(2);
+      await whole(page, `${board}, ${part}, ${name}`);
     }
-    // By night nothing is laid out otherwise but what a colour would move: one window is enough.
-    for (const size of light === 'night' ? SIZES.slice(0, 1) : SIZES) {
-      await page.setViewportSize(size);
-      const board = size.width === 1280 ? 'slack-118' : 'quay-9';
+    await whole(page, `${board}, ${part}`);
+  }
+}
+
+/** What opens over the bay: another board laid over, the small room, the drawers. */
+async function openedWhole(page: Page, board: string): Promise<void> {
+  // With another board laid over the ticket has most to say.
+  await choose(page, 'Lay over another board', /^Kettle 7/);
+  for (const name of ['Rails', 'Outline']) await stepWhole(page, `${board} over Kettle 7`, name);
+  await page.keyboard.press('p');
+  await whole(page, `${board}, small room`);
+  await page.keyboard.press('p');
+  for (const [key, title] of [
+    ['s', 'Stations'],
+    ['g', 'Words of the trade'],
+    ['?', 'Keys at the stand'],
+  ]) {
+    await page.keyboard.press(key);
+    const dialog = page.getByRole('dialog').filter({ hasText: title });
+    await expect(dialog).toBeVisible();
+    await expect
+      .poll(() => dialog.evaluate((box) => box.getBoundingClientRect().right - window.innerWidth))
+      .toBeLessThanOrEqual(0);
+    await page.keyboard.press('Escape');
+    await expect(dialog).toBeHidden();
+  }
+}
+
+for (const size of SIZES) {
+  test(`every page of making is whole for eight unlike boards at ${size.width} by ${size.height}, and what opens over the bay`, async ({
+    page,
+  }) => {
+    test.setTimeout(240_000);
+    await page.setViewportSize(size);
+    await page.goto('/');
+    for (const board of BOARDS) {
       await visit(page, `/bay/skarn-${board}/outline`);
-      for (const name of WIDE_STEPS) await stepWhole(page, board, name);
-      await step(page, 'Make');
-      for (const [part, pages] of Object.entries(MAKE_PAGES)) {
-        await makePart(page, part);
-        for (const name of pages) {
-          await makePage(page, name);
-          // Passes of the planer come when the blank is laid, and their table is the widest.
-          if (name === 'Planing plan' && board === 'slack-118')
-            await expect(page.getByRole('table', { name: 'Planing plan' })).toBeVisible();
-          if (name === 'A block of EPS' && board === 'slack-118')
-            await expect(page.locator('.blank-bench').getByTestId('sheets-preview')).toHaveCount(2);
-          await whole(page, `${board}, ${part}, ${name}`);
-        }
-        await whole(page, `${board}, ${part}`);
-      }
-      // With another board laid over the ticket has most to say.
-      await choose(page, 'Lay over another board', /^Kettle 7/);
-      for (const name of ['Rails', 'Outline']) await stepWhole(page, `${board} over Kettle 7`, name);
-      await page.keyboard.press('p');
-      await whole(page, `${board}, small room`);
-      await page.keyboard.press('p');
-      for (const [key, title] of [
-        ['s', 'Stations'],
-        ['g', 'Words of the trade'],
-        ['?', 'Keys at the stand'],
-      ]) {
-        await page.keyboard.press(key);
-        const dialog = page.getByRole('dialog').filter({ hasText: title });
-        await expect(dialog).toBeVisible();
-        await expect
-          .poll(() => dialog.evaluate((box) => box.getBoundingClientRect().right - window.innerWidth))
-          .toBeLessThanOrEqual(0);
-        await page.keyboard.press('Escape');
-        await expect(dialog).toBeHidden();
-      }
+      await makingWhole(page, board);
     }
+    await openedWhole(page, BOARDS[BOARDS.length - 1]);
   });
 }
+
+// By night nothing is laid out otherwise but what a colour would move: one board in one window is enough.
+test('every page of making, and what opens over the bay, are whole by night', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/settings');
+  await page.getByText('Night', { exact: true }).click();
+  await visit(page, '/bay/skarn-slack-118/outline');
+  for (const name of WIDE_STEPS) await stepWhole(page, 'slack-118', name);
+  await makingWhole(page, 'slack-118');
+  await openedWhole(page, 'slack-118');
+});
 
 test('on a telephone the rack, riders, the line, the ticket and the cut numbers are there to read', async ({
   page,

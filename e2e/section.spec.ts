@@ -144,7 +144,7 @@ test('the bottom is pulled on the section and drawn taller, its contours moved, 
 test('crown stations are moved along the plank, pulled and typed', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await step(page, 'Deck');
-  await page.getByRole('button', { name: 'Set the crown at the hook' }).click();
+  await page.getByRole('button', { name: 'Crown at the hook' }).click();
   const places = page.getByLabel(/^Place of the crown/);
   await expect(places).toHaveCount(4);
   const before = await litres(page);

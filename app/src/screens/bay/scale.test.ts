@@ -46,9 +46,9 @@ describe('the plank', () => {
     const outline = plankScale(extent, 'outline', 1124, 443);
     const rocker = plankScale(extent, 'rocker', 1124, 443);
     for (const scale of [outline, rocker]) expect(liesOn(scale, extent)).toBe(true);
-    // Room of 26 px, half of it on either side, and the ring has its own.
-    expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 12 / outline.k })).toBe(true);
-    expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 30 / outline.k })).toBe(false);
+    // The plan has 15 px over it.
+    expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 28 / outline.k })).toBe(true);
+    expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 32 / outline.k })).toBe(false);
     expect(liesOn(outline, { ...extent, length_mm: 3 * extent.length_mm })).toBe(false);
     expect(liesOn(rocker, { ...extent, tallest_mm: extent.tallest_mm + 3 / rocker.k })).toBe(true);
     expect(liesOn(rocker, { ...extent, tallest_mm: 2 * extent.tallest_mm })).toBe(false);

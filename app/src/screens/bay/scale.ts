@@ -123,18 +123,17 @@ export function plankScale(board: Extent, step: PlankFor, width: number, height:
   };
 }
 
-/** Over a ring on the rail, and over one on the profile with its number. */
-const RING_ROOM = 6;
+/** Over a ring on a profile that is the work, for its number. */
 const NUMBER_ROOM = 22;
 
-/** Does a board of other sizes, with the rings that are pulled, lie whole on a plank that was laid out for another? */
+/** Does a board of other sizes lie whole on a plank that was laid out for another? */
 export function liesOn(scale: PlankScale, { length_mm, width_mm, tallest_mm }: Extent): boolean {
   const half = (width_mm / 2) * scale.k;
   const over = scale.stretch > 1 ? NUMBER_ROOM : 0;
   return (
     scale.x(0) >= 0 &&
     scale.x(length_mm) <= scale.width &&
-    scale.centre - half >= RING_ROOM &&
+    scale.centre - half >= 0 &&
     (scale.half || scale.centre + half <= scale.tapeTop) &&
     scale.ground - tallest_mm * scale.k * scale.stretch >= scale.tapeTop + TAPE_HEIGHT + over
   );

@@ -104,7 +104,7 @@ export function DeckBench() {
           disabled={crown.length >= MOST_STATIONS || inHand !== undefined}
           onClick={() => change('new crown station', (b) => withNewCrown(b, hook_mm))}
         >
-          Set the crown at the hook
+          Crown at the hook
         </Button>
         <Button size="small" onClick={() => change('flatter deck', (b) => withCrownTimes(b, 1 / CROWN_STEP))}>
           Flatter
