@@ -6,7 +6,7 @@ import { lineAt } from '../shape/gains.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { LINE_mm, withFewerMarks } from './fewer.ts';
 import { joinedOutlines } from './join.ts';
-import { type MarkedCurve, withNewMark } from './marks.ts';
+import { type MarkedCurve, withMarkHard, withNewMark } from './marks.ts';
 
 const CURVES: readonly MarkedCurve[] = ['outline', 'rocker', 'foil'];
 const slack = () => modelNamed('Slack Water')!;
@@ -53,6 +53,21 @@ describe('fewer marks', () => {
     const x_mm = 0.4 * board.length_mm;
     const drawn = withNewMark(board, 'outline', x_mm, lineAt(shape, 'outline', x_mm) - 6.35);
     expect(withFewerMarks(drawn, 'outline').board.outline.marks).toContainEqual(drawn.outline.marks.at(-1));
+  });
+
+  it('lifts off what is less than 1/64 in off the line without it, and keeps what is a little more', () => {
+    const { board } = withFewerMarks(slack(), 'outline');
+    const x_mm = 0.42 * board.length_mm;
+    const line_mm = lineAt(shapeOf(board), 'outline', x_mm);
+    const mark = (off_mm: number) =>
+      withMarkHard(
+        withNewMark(board, 'outline', x_mm, line_mm + off_mm),
+        'outline',
+        String(board.outline.marks.length),
+        true,
+      );
+    expect(withFewerMarks(mark(0.2), 'outline').lifted).toBe(1);
+    expect(withFewerMarks(mark(0.9), 'outline').lifted).toBe(0);
   });
 
   it('of every model and every curve leaves the line within 1/64 in, and says by how much it moved', () => {

@@ -49,6 +49,10 @@ describe('the plank', () => {
     // The plan has 15 px over it.
     expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 28 / outline.k })).toBe(true);
     expect(liesOn(outline, { ...extent, width_mm: extent.width_mm + 32 / outline.k })).toBe(false);
+    // With no strip of light under it, on the fins, it is nearer to the tape than to the top.
+    const fins = plankScale(extent, 'fins', 1124, 443);
+    expect(liesOn(fins, { ...extent, width_mm: extent.width_mm + 20 / fins.k })).toBe(true);
+    expect(liesOn(fins, { ...extent, width_mm: extent.width_mm + 25 / fins.k })).toBe(false);
     expect(liesOn(outline, { ...extent, length_mm: 3 * extent.length_mm })).toBe(false);
     expect(liesOn(rocker, { ...extent, tallest_mm: extent.tallest_mm + 3 / rocker.k })).toBe(true);
     expect(liesOn(rocker, { ...extent, tallest_mm: 2 * extent.tallest_mm })).toBe(false);
