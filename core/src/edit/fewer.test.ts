@@ -57,7 +57,7 @@ describe('fewer marks', () => {
 
   it('lifts off what is less than 1/64 in off the line without it, and keeps what is a little more', () => {
     const { board } = withFewerMarks(slack(), 'outline');
-    const x_mm = 0.42 * board.length_mm;
+    const x_mm = 0.33 * board.length_mm;
     const line_mm = lineAt(shapeOf(board), 'outline', x_mm);
     const mark = (off_mm: number) =>
       withMarkHard(
@@ -66,7 +66,7 @@ describe('fewer marks', () => {
         String(board.outline.marks.length),
         true,
       );
-    expect(withFewerMarks(mark(0.2), 'outline').lifted).toBe(1);
+    expect(withFewerMarks(mark(0.15), 'outline').lifted).toBe(1);
     expect(withFewerMarks(mark(0.9), 'outline').lifted).toBe(0);
   });
 
