@@ -92,8 +92,7 @@ function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
     const board = joined(marks);
     return boardIssues(board).length > 0 ? undefined : offHalves(board, front, back, backWidths);
   };
-  const enough_mm = Math.max(NEAR_mm, off([...own, ...spare])?.off_mm ?? 0);
-  const enough = (marks: readonly OutlineMark[]) => (off(marks)?.off_mm ?? Infinity) <= enough_mm;
+  const enough_mm = Math.max(NEAR_mm, offHalves(onAll, front, back, backWidths).off_mm);
   const set: OutlineMark[] = [];
   for (const left = new Set(spare); left.size > 0;) {
     const apart = off([...own, ...set]);
@@ -104,11 +103,11 @@ function joinedAt(front: Shape, back: Shape, backWidths: number): Board {
     set.push(nearest);
   }
   // What was set first may have nothing left to hold.
-  const needed = set.reduce(
-    (kept, mark) =>
-      enough([...own, ...kept.filter((each) => each !== mark)]) ? kept.filter((each) => each !== mark) : kept,
-    set,
-  );
+  const needed = set.reduce((kept, mark) => {
+    const without = kept.filter((each) => each !== mark);
+    const { off_mm } = off([...own, ...without]) ?? { off_mm: Infinity };
+    return off_mm <= enough_mm ? without : kept;
+  }, set);
   return joined([...own, ...needed]);
 }
 

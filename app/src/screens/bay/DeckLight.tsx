@@ -45,7 +45,7 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
   const canvas = useRef<HTMLCanvasElement>(null);
   const { board } = useLiveBay().record;
   const light = useShed((shed) => shed.settings.light);
-  const picture = useRef<{ drawn: DeckPicture; image: HTMLCanvasElement }>(undefined);
+  const picture = useRef<HTMLCanvasElement>(undefined);
   const { half } = scale;
   const paint = useRef(() => {});
   // The plan stays unshaded when the worker fails: every number is still right, and the next change asks again.
@@ -54,7 +54,7 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
       new Latest(
         (of: Work['shade']['of']) => solidClient.ask('shade', of),
         (drawn) => {
-          picture.current = { drawn, image: pictureOf(drawn, picture.current?.image) };
+          picture.current = pictureOf(drawn, picture.current);
           paint.current();
         },
         SHADE_EVERY_ms,
@@ -62,7 +62,7 @@ export function DeckLight({ scale, path }: { scale: PlankScale; path: string }) 
   );
   useEffect(() => {
     paint.current = () => {
-      if (canvas.current && picture.current) painted(canvas.current, picture.current.image, half);
+      if (canvas.current && picture.current) painted(canvas.current, picture.current, half);
     };
     paint.current();
   }, [half]);
