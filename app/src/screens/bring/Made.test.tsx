@@ -1,6 +1,6 @@
 // What is put on the rack is made of all that was asked, however soon the hand is on the button.
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import type { Board } from '@june-tide/core/document';
 import { modelNamed } from '@june-tide/core/models';
@@ -110,5 +110,15 @@ describe('putting what was made on the rack', () => {
     rerender(<Screen of={undefined} />);
     expect(screen.queryByText('Put it on the rack')).toBeNull();
     expect(screen.getByText(/^Nothing yet/)).toBeTruthy();
+  });
+
+  it('tells what it is made of, not what was asked since', async () => {
+    const [first, second] = [asking('first'), asking('second')];
+    const { result, rerender } = renderHook(({ of }) => useBring('sheet', of), { initialProps: { of: first } });
+    await read({ ok: true, board: named('first') });
+    rerender({ of: second });
+    expect([result.current.madeOf, result.current.current]).toEqual([first, false]);
+    await read({ ok: true, board: named('second') });
+    expect([result.current.madeOf, result.current.current]).toEqual([second, true]);
   });
 });

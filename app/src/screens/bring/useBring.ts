@@ -18,6 +18,7 @@ const REST_ms = 150;
 const REST = { made: undefined, madeOf: undefined, going: undefined, failed: undefined };
 
 interface Kept<K extends BringKind> extends Omit<BringState<BringWork[K]['answer']>, 'stop' | 'current'> {
+  /** What was asked when that was made. */
   madeOf: BringWork[K]['of'] | undefined;
 }
 
@@ -25,7 +26,7 @@ interface Kept<K extends BringKind> extends Omit<BringState<BringWork[K]['answer
 export function useBring<K extends BringKind>(
   kind: K,
   of: BringWork[K]['of'] | undefined,
-): BringState<BringWork[K]['answer']> {
+): BringState<BringWork[K]['answer']> & Pick<Kept<K>, 'madeOf'> {
   const [state, setState] = useState<Kept<K>>(REST);
   const [stop, setStop] = useState<() => void>(() => () => undefined);
   useEffect(() => {
@@ -58,5 +59,5 @@ export function useBring<K extends BringKind>(
     };
   }, [kind, of]);
   const { made, madeOf, going, failed } = state;
-  return of ? { made, current: madeOf === of, going, failed, stop } : { ...REST, current: false, stop };
+  return of ? { made, madeOf, current: madeOf === of, going, failed, stop } : { ...REST, current: false, stop };
 }

@@ -37,7 +37,8 @@ export function Measured() {
   );
   const state = useBring('sheet', asked);
   const made = state.made?.ok ? state.made : undefined;
-  const count = Object.keys(readings).length;
+  // Told of what stands there, which for a moment lacks the reading that was just typed.
+  const count = Object.keys(state.madeOf?.readings ?? {}).length;
   const set = (reading: SheetReading, read: Read | undefined) => {
     const { [reading]: _was, ...rest } = readings;
     setReadings(read === undefined ? rest : { ...rest, [reading]: read });
