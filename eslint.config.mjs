@@ -93,6 +93,8 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
+  // Jest asks for its runtime by `require`.
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts', 'core/src/testing/**'],

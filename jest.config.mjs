@@ -51,7 +51,8 @@ export default {
       ...common,
       displayName: 'core',
       testEnvironment: 'node',
-      roots: ['<rootDir>/core/src', '<rootDir>/cli/src', '<rootDir>/server/src'],
+      runtime: '<rootDir>/testing/node/runtime.cjs',
+      roots: ['<rootDir>/core/src', '<rootDir>/cli/src', '<rootDir>/server/src', '<rootDir>/testing'],
     },
     {
       ...common,

@@ -205,7 +205,7 @@ test('a first board is guided: each thing is done by hand and seen to be done, s
   await expect(guide).toContainText('1 of 8');
 });
 
-test('the rack: sort, filter, copy, rename, put away, take off, and back again', async ({ page }) => {
+test('the rack: sort, filter, copy, rename, put away, take off, and back again', { tag: '@pass' }, async ({ page }) => {
   await page.goto('/');
   const names = () => page.getByRole('listitem').evaluateAll((all) => all.map((g) => g.getAttribute('data-board')));
   await expect(page.getByText('10 boards at one true scale')).toBeVisible();
@@ -240,7 +240,7 @@ test('the rack: sort, filter, copy, rename, put away, take off, and back again',
   await expect.poll(skerries).toEqual(['Skerry 5']);
 });
 
-test('drawings and solids leave in every format and open elsewhere', async ({ page }) => {
+test('drawings and solids leave in every format and open elsewhere', { tag: '@pass' }, async ({ page }) => {
   await startBoard(page, 'Peat Fire');
   await step(page, 'Make');
   await makePage(page, 'Lines, solids');

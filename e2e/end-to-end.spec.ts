@@ -5,103 +5,111 @@ import { shapeOf } from '@june-tide/core/shape';
 import { readPdf } from '../core/src/testing/pdf.ts';
 import { choose, drag, expect, litres, makePage, saved, startBoard, step, taken, test, type } from './shed.ts';
 
-test('the rack shows boards of all six families at one scale, with size, litres and rider', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByText('10 boards at one true scale')).toBeVisible();
-  for (const words of ['Kettle', 'Two Stairs', 'Lamplight', 'Long Quay', 'North Ledge', 'Gannet']) {
-    await expect(page.getByText(words, { exact: true })).toBeVisible();
-  }
-  await expect(page.getByText('9, Ines')).toBeVisible();
-  await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('gun');
-  await expect(page.getByText('One board at one true scale')).toBeVisible();
-});
+test(
+  'the rack shows boards of all six families at one scale, with size, litres and rider',
+  { tag: '@pass' },
+  async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByText('10 boards at one true scale')).toBeVisible();
+    for (const words of ['Kettle', 'Two Stairs', 'Lamplight', 'Long Quay', 'North Ledge', 'Gannet']) {
+      await expect(page.getByText(words, { exact: true })).toBeVisible();
+    }
+    await expect(page.getByText('9, Ines')).toBeVisible();
+    await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('gun');
+    await expect(page.getByText('One board at one true scale')).toBeVisible();
+  },
+);
 
-test('from brief to template: rider, model, a typed width, a dragged mark, undo, reload, paper', async ({ page }) => {
-  await page.goto('/start');
-  await choose(page, 'Rider', 'Maren');
-  await page.getByRole('radio', { name: /^Slack Water\s*shortboard/ }).click();
-  // 76 kg x 0.405 L per kg, advanced: 30.8 L (common practice, from memory).
-  await expect(page.getByTestId('target-sentence')).toContainText('30.8 L for Maren');
-  await expect(page.getByTestId('target-sentence')).toContainText('76 kg at 0.405 L per kg');
-  await page.getByRole('button', { name: 'Start Slack Water for Maren' }).click();
+test(
+  'from brief to template: rider, model, a typed width, a dragged mark, undo, reload, paper',
+  { tag: '@pass' },
+  async ({ page }) => {
+    await page.goto('/start');
+    await choose(page, 'Rider', 'Maren');
+    await page.getByRole('radio', { name: /^Slack Water\s*shortboard/ }).click();
+    // 76 kg x 0.405 L per kg, advanced: 30.8 L (common practice, from memory).
+    await expect(page.getByTestId('target-sentence')).toContainText('30.8 L for Maren');
+    await expect(page.getByTestId('target-sentence')).toContainText('76 kg at 0.405 L per kg');
+    await page.getByRole('button', { name: 'Start Slack Water for Maren' }).click();
 
-  await expect(page.getByTestId('headline')).toContainText('19 1/4');
-  const before = await litres(page);
-  expect(before).toBeCloseTo(volume_L(shapeOf(modelNamed('Slack Water')!)), 0);
+    await expect(page.getByTestId('headline')).toContainText('19 1/4');
+    const before = await litres(page);
+    expect(before).toBeCloseTo(volume_L(shapeOf(modelNamed('Slack Water')!)), 0);
 
-  await type(page, 'Wide point width', '19 7/8');
-  await expect(page.getByTestId('headline')).toContainText('19 7/8');
-  await expect.poll(() => litres(page)).toBeGreaterThan(before + 0.4);
-  const widened = await litres(page);
-  await expect(page.getByRole('button', { name: 'Undo: wide point on the outline' })).toBeVisible();
+    await type(page, 'Wide point width', '19 7/8');
+    await expect(page.getByTestId('headline')).toContainText('19 7/8');
+    await expect.poll(() => litres(page)).toBeGreaterThan(before + 0.4);
+    const widened = await litres(page);
+    await expect(page.getByRole('button', { name: 'Undo: wide point on the outline' })).toBeVisible();
 
-  const tail = page.locator('[data-mark="outline.1"]');
-  await drag(page, tail, 0, -12);
-  await expect.poll(() => litres(page)).toBeGreaterThan(widened);
-  await expect(page.getByRole('button', { name: 'Undo: tail 12 on the outline' })).toBeVisible();
-  await page.keyboard.press('Control+z');
-  await expect.poll(() => litres(page)).toBe(widened);
-  await page.getByRole('button', { name: /^Redo: tail 12/ }).click();
-  await expect.poll(() => litres(page)).toBeGreaterThan(widened);
-  await page.getByRole('button', { name: /^Undo: tail 12/ }).click();
+    const tail = page.locator('[data-mark="outline.1"]');
+    await drag(page, tail, 0, -12);
+    await expect.poll(() => litres(page)).toBeGreaterThan(widened);
+    await expect(page.getByRole('button', { name: 'Undo: tail 12 on the outline' })).toBeVisible();
+    await page.keyboard.press('Control+z');
+    await expect.poll(() => litres(page)).toBe(widened);
+    await page.getByRole('button', { name: /^Redo: tail 12/ }).click();
+    await expect.poll(() => litres(page)).toBeGreaterThan(widened);
+    await page.getByRole('button', { name: /^Undo: tail 12/ }).click();
 
-  await saved(page);
-  await page.reload();
-  await expect(page.getByTestId('headline')).toContainText('19 7/8');
-  await expect.poll(() => litres(page)).toBe(widened);
+    await saved(page);
+    await page.reload();
+    await expect(page.getByTestId('headline')).toContainText('19 7/8');
+    await expect.poll(() => litres(page)).toBe(widened);
 
-  await step(page, 'Make');
-  const { name, bytes } = await taken(page, () =>
-    page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click(),
-  );
-  expect(name).toMatch(/^slack-water-\d+-template-a4\.pdf$/);
-  const pages = await readPdf(bytes);
-  expect(pages.length).toBeGreaterThan(5);
-  expect(pages[0].width_mm).toBeCloseTo(210, 1);
-
-  // The check square: 100 mm a side, at 72 points an inch.
-  const square = pages[0].paths.find((path) => {
-    const [a, b, c] = path.points;
-    return (
-      path.closed &&
-      path.points.length === 4 &&
-      Math.abs(b.x_mm - a.x_mm - 100) < 0.1 &&
-      Math.abs(c.y_mm - b.y_mm - 100) < 0.1
+    await step(page, 'Make');
+    const { name, bytes } = await taken(page, () =>
+      page.getByRole('button', { name: 'Half outline, full size (PDF)' }).click(),
     );
-  });
-  expect(square).toBeDefined();
+    expect(name).toMatch(/^slack-water-\d+-template-a4\.pdf$/);
+    const pages = await readPdf(bytes);
+    expect(pages.length).toBeGreaterThan(5);
+    expect(pages[0].width_mm).toBeCloseTo(210, 1);
 
-  // The stations 6 and 12 in from the tail lie there, on whichever sheet.
-  const labels = pages.slice(1).flatMap((page) => page.texts);
-  const six = labels.find((t) => t.text.startsWith('6 in from tail'))!;
-  const twelve = pages
-    .slice(1)
-    .flatMap((p, i) => p.texts.map((t) => ({ ...t, sheet: i })))
-    .filter((t) => t.text.startsWith('12 in from tail'));
-  expect(twelve.length).toBeGreaterThan(0);
-  expect(twelve[0].text).toContain('14 3/4 wide');
-  const uprights = pages[1].paths.filter(
-    (p) =>
-      p.points.length === 2 &&
-      Math.abs(p.points[0].x_mm - p.points[1].x_mm) < 1e-6 &&
-      p.points[1].y_mm - p.points[0].y_mm > 60,
-  );
-  const origin = 12; // the sheet's margin: the tail tip lies there
-  const xs = uprights.map((p) => p.points[0].x_mm - origin);
-  expect(xs.filter((x) => Math.abs(x - 6 * 25.4) < 0.1)).toHaveLength(1);
-  // Its label is whole on the sheet, beside its line or as near as there is room.
-  expect(six.x_mm).toBeGreaterThan(origin);
-  expect(Math.abs(six.x_mm - origin - 6 * 25.4)).toBeLessThan(40);
-  const twelveSheet = pages[1 + twelve[0].sheet];
-  const step_mm = 12 * 25.4;
-  const window = twelveSheet.width_mm - 24 - 15;
-  const found = twelveSheet.paths.some(
-    (p) => p.points.length === 2 && Math.abs(p.points[0].x_mm - 12 + twelve[0].sheet * window - step_mm) < 0.1,
-  );
-  expect(found).toBe(true);
-});
+    // The check square: 100 mm a side, at 72 points an inch.
+    const square = pages[0].paths.find((path) => {
+      const [a, b, c] = path.points;
+      return (
+        path.closed &&
+        path.points.length === 4 &&
+        Math.abs(b.x_mm - a.x_mm - 100) < 0.1 &&
+        Math.abs(c.y_mm - b.y_mm - 100) < 0.1
+      );
+    });
+    expect(square).toBeDefined();
 
-test('every step of the job can be walked, by link and by keyboard', async ({ page }) => {
+    // The stations 6 and 12 in from the tail lie there, on whichever sheet.
+    const labels = pages.slice(1).flatMap((page) => page.texts);
+    const six = labels.find((t) => t.text.startsWith('6 in from tail'))!;
+    const twelve = pages
+      .slice(1)
+      .flatMap((p, i) => p.texts.map((t) => ({ ...t, sheet: i })))
+      .filter((t) => t.text.startsWith('12 in from tail'));
+    expect(twelve.length).toBeGreaterThan(0);
+    expect(twelve[0].text).toContain('14 3/4 wide');
+    const uprights = pages[1].paths.filter(
+      (p) =>
+        p.points.length === 2 &&
+        Math.abs(p.points[0].x_mm - p.points[1].x_mm) < 1e-6 &&
+        p.points[1].y_mm - p.points[0].y_mm > 60,
+    );
+    const origin = 12; // the sheet's margin: the tail tip lies there
+    const xs = uprights.map((p) => p.points[0].x_mm - origin);
+    expect(xs.filter((x) => Math.abs(x - 6 * 25.4) < 0.1)).toHaveLength(1);
+    // Its label is whole on the sheet, beside its line or as near as there is room.
+    expect(six.x_mm).toBeGreaterThan(origin);
+    expect(Math.abs(six.x_mm - origin - 6 * 25.4)).toBeLessThan(40);
+    const twelveSheet = pages[1 + twelve[0].sheet];
+    const step_mm = 12 * 25.4;
+    const window = twelveSheet.width_mm - 24 - 15;
+    const found = twelveSheet.paths.some(
+      (p) => p.points.length === 2 && Math.abs(p.points[0].x_mm - 12 + twelve[0].sheet * window - step_mm) < 0.1,
+    );
+    expect(found).toBe(true);
+  },
+);
+
+test('every step of the job can be walked, by link and by keyboard', { tag: '@pass' }, async ({ page }) => {
   await startBoard(page, 'Two Stairs', 'Jory');
   for (const name of ['Rocker', 'Foil', 'Rails', 'Bottom', 'Fins', 'Check', 'Make', 'Ride', 'Rider', 'Outline']) {
     await step(page, name);
@@ -159,7 +167,7 @@ test('the arrow keys nudge a mark on the board and in the table, and slide the h
   );
 });
 
-test('nonsense is refused in words and changes nothing', async ({ page }) => {
+test('nonsense is refused in words and changes nothing', { tag: '@pass' }, async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await type(page, 'Wide point width', 'very wide');
   await expect(page.getByRole('alert')).toContainText('is not a length');
@@ -170,46 +178,48 @@ test('nonsense is refused in words and changes nothing', async ({ page }) => {
   await expect(page.getByTestId('headline')).toContainText('19 1/4');
 });
 
-test('the board file goes to another machine and comes back the same, to the last digit', async ({
-  page,
-  browser,
-  baseURL,
-}) => {
-  await startBoard(page, 'Two Stairs', 'Jory');
-  await type(page, 'Tail 12 width', '367.1234567891mm');
-  await step(page, 'Make');
-  await makePage(page, 'Lines, solids');
-  const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
-  const read = readBoardFile(file.bytes.toString('utf8'));
-  if (!read.ok) throw new Error(read.reason);
-  expect(read.board.outline.marks[1].value_mm).toBe(367.1234567891);
-  expect(file.bytes.toString('utf8')).not.toContain('Jory');
+test(
+  'the board file goes to another machine and comes back the same, to the last digit',
+  { tag: '@pass' },
+  async ({ page, browser, baseURL }) => {
+    await startBoard(page, 'Two Stairs', 'Jory');
+    await type(page, 'Tail 12 width', '367.1234567891mm');
+    await step(page, 'Make');
+    await makePage(page, 'Lines, solids');
+    const file = await taken(page, () => page.getByRole('button', { name: 'Board file (JSON)' }).click());
+    const read = readBoardFile(file.bytes.toString('utf8'));
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.board.outline.marks[1].value_mm).toBe(367.1234567891);
+    expect(file.bytes.toString('utf8')).not.toContain('Jory');
 
-  const other = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const elsewhere = await other.newPage();
-  await elsewhere.goto(`${baseURL}/`);
-  await elsewhere
-    .getByLabel('Board file')
-    .setInputFiles({ name: 'twin.json', mimeType: 'application/json', buffer: file.bytes });
-  await expect(elsewhere.getByRole('heading', { name: /Two Stairs/ })).toBeVisible();
-  await step(elsewhere, 'Make');
-  await makePage(elsewhere, 'Lines, solids');
-  const again = await taken(elsewhere, () => elsewhere.getByRole('button', { name: 'Board file (JSON)' }).click());
-  expect(again.bytes.equals(file.bytes)).toBe(true);
+    const other = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const elsewhere = await other.newPage();
+    await elsewhere.goto(`${baseURL}/`);
+    await elsewhere
+      .getByLabel('Board file')
+      .setInputFiles({ name: 'twin.json', mimeType: 'application/json', buffer: file.bytes });
+    await expect(elsewhere.getByRole('heading', { name: /Two Stairs/ })).toBeVisible();
+    await step(elsewhere, 'Make');
+    await makePage(elsewhere, 'Lines, solids');
+    const again = await taken(elsewhere, () => elsewhere.getByRole('button', { name: 'Board file (JSON)' }).click());
+    expect(again.bytes.equals(file.bytes)).toBe(true);
 
-  // A cut-off file and a foreign one are refused with the reason, and the rack stays as it was.
-  await elsewhere.goto(`${baseURL}/`);
-  const before = await elsewhere.getByText(/boards at one true scale/).innerText();
-  for (const [buffer, words] of [
-    [file.bytes.subarray(0, 900), /breaks off/],
-    [Buffer.from('{"a":1}'), /not a June Tide board/],
-  ] as const) {
-    await elsewhere.getByLabel('Board file').setInputFiles({ name: 'odd.json', mimeType: 'application/json', buffer });
-    await expect(elsewhere.getByText(words).last()).toBeVisible();
-  }
-  expect(await elsewhere.getByText(/boards at one true scale/).innerText()).toBe(before);
-  await other.close();
-});
+    // A cut-off file and a foreign one are refused with the reason, and the rack stays as it was.
+    await elsewhere.goto(`${baseURL}/`);
+    const before = await elsewhere.getByText(/boards at one true scale/).innerText();
+    for (const [buffer, words] of [
+      [file.bytes.subarray(0, 900), /breaks off/],
+      [Buffer.from('{"a":1}'), /not a June Tide board/],
+    ] as const) {
+      await elsewhere
+        .getByLabel('Board file')
+        .setInputFiles({ name: 'odd.json', mimeType: 'application/json', buffer });
+      await expect(elsewhere.getByText(words).last()).toBeVisible();
+    }
+    expect(await elsewhere.getByText(/boards at one true scale/).innerText()).toBe(before);
+    await other.close();
+  },
+);
 
 test('the ticket, the drawing and the solid are real files', async ({ page }) => {
   await startBoard(page, 'Long Quay', 'Ines');
@@ -237,21 +247,22 @@ test('the ticket, the drawing and the solid are real files', async ({ page }) =>
   expect(stl.length).toBe(84 + 50 * stl.readUInt32LE(80));
 });
 
-test('two tabs on one board: a change in one is seen in the other and can be undone there', async ({
-  page,
-  context,
-}) => {
-  await startBoard(page, 'Slack Water');
-  const second = await context.newPage();
-  await second.goto(page.url());
-  await expect(second.getByTestId('headline')).toContainText('19 1/4');
-  await type(page, 'Wide point width', '20');
-  await expect(second.getByTestId('headline')).toContainText('20');
-  await second.getByRole('button', { name: /^Undo: change in another tab/ }).click();
-  await expect(second.getByTestId('headline')).toContainText('19 1/4');
-  await expect(page.getByTestId('headline')).toContainText('19 1/4');
-  await second.close();
-});
+test(
+  'two tabs on one board: a change in one is seen in the other and can be undone there',
+  { tag: '@pass' },
+  async ({ page, context }) => {
+    await startBoard(page, 'Slack Water');
+    const second = await context.newPage();
+    await second.goto(page.url());
+    await expect(second.getByTestId('headline')).toContainText('19 1/4');
+    await type(page, 'Wide point width', '20');
+    await expect(second.getByTestId('headline')).toContainText('20');
+    await second.getByRole('button', { name: /^Undo: change in another tab/ }).click();
+    await expect(second.getByTestId('headline')).toContainText('19 1/4');
+    await expect(page.getByTestId('headline')).toContainText('19 1/4');
+    await second.close();
+  },
+);
 
 test('a tab killed in the middle of a drag loses nothing that was seen', async ({ page, context }) => {
   await startBoard(page, 'Slack Water');

@@ -91,7 +91,7 @@ test('a new rider, a brief, a chosen size, notes answered, and the printed check
   expect((await page.pdf({ format: 'A4' })).subarray(0, 5).toString()).toBe('%PDF-');
 });
 
-test('a complaint in the rider’s own words becomes one change, laid over first', async ({ page }) => {
+test('a complaint in the rider’s own words becomes one change, laid over first', { tag: '@pass' }, async ({ page }) => {
   await startBoard(page, 'Slack Water', 'Maren');
   await step(page, 'Ride');
   await page.getByLabel('How it went').fill('It pearls on every late drop');

@@ -1,8 +1,11 @@
 // Nothing is cut off, and no bench of a drawing step scrolls, for eight unlike boards of the demo rack; and a telephone has all to read.
 import type { Page } from '@playwright/test';
 import { choose, expect, makePage, makePart, step, test, visit } from './shed.ts';
+import { IS_SAMPLED } from './sampled.ts';
 
 const BOARDS = ['slack-118', 'ledge-4', 'stairs-3', 'lamp-5', 'quay-9', 'gannet-2', 'penny-2', 'half-1'];
+/** Every fourth of them where walks are sampled. */
+const WALKED = IS_SAMPLED ? BOARDS.filter((_, i) => i % 4 === 1) : BOARDS;
 const STEPS = ['Outline', 'Rocker', 'Foil', 'Deck', 'Rails', 'Bottom', 'Fins'];
 const SIZES = [
   { width: 1280, height: 800 },
@@ -57,22 +60,34 @@ function faults(): string[] {
   return found;
 }
 
-for (const size of SIZES) {
-  test(`every drawing step is whole at ${size.width} by ${size.height}`, async ({ page }) => {
-    test.setTimeout(120_000);
+/** Looks at what stands there at either size: the one it stands at first, so that each step turns the window once. */
+async function whole(page: Page, where: string): Promise<void> {
+  const now = page.viewportSize()!;
+  for (const size of [now, SIZES.find(({ width }) => width !== now.width)!]) {
     await page.setViewportSize(size);
-    await page.goto('/');
-    for (const board of BOARDS) {
-      await visit(page, `/bay/skarn-${board}/outline`);
-      for (const name of STEPS) {
-        await step(page, name);
-        await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
-        // Drawings are laid out once their room is known.
-        await expect.poll(() => page.evaluate(faults), { message: `${board}, ${name}`, timeout: 30_000 }).toEqual([]);
-      }
-    }
-  });
+    // Drawings are laid out once their room is known.
+    const message = `${where} at ${size.width} by ${size.height}`;
+    await expect.poll(() => page.evaluate(faults), { message, timeout: 30_000 }).toEqual([]);
+  }
 }
+const stepWhole = async (page: Page, board: string, name: string) => {
+  await step(page, name);
+  await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
+  await whole(page, `${board}, ${name}`);
+};
+
+test(
+  'every drawing step is whole for eight unlike boards at 1280 by 800 and at 1024 by 768',
+  { tag: ['@full', '@pass'] },
+  async ({ page }) => {
+    test.setTimeout(240_000);
+    await page.goto('/');
+    for (const board of WALKED) {
+      await visit(page, `/bay/skarn-${board}/outline`);
+      for (const name of STEPS) await stepWhole(page, board, name);
+    }
+  },
+);
 
 /** Steps about people and paper, and their pages: none scrolls inside or is cut off. */
 const WIDE_STEPS = ['Rider', 'Check', 'Ride'];
@@ -85,30 +100,21 @@ const MAKE_PAGES = {
   Order: [],
   'Shaped board': ['Tape', 'Callipers', 'Straightedge', 'Rails', 'Bottom'],
 };
-const whole = (page: Page, where: string) =>
-  expect.poll(() => page.evaluate(faults), { message: where, timeout: 30_000 }).toEqual([]);
-const stepWhole = async (page: Page, board: string, name: string) => {
-  await step(page, name);
-  await expect(page.getByRole('region', { name, exact: true })).toBeVisible();
-  await whole(page, `${board}, ${name}`);
-};
-
-for (const size of SIZES) {
-  test(`steps of people and paper are whole for eight unlike boards at ${size.width} by ${size.height}`, async ({
-    page,
-  }) => {
-    test.setTimeout(120_000);
-    await page.setViewportSize(size);
+test(
+  'steps of people and paper are whole for eight unlike boards at either size',
+  { tag: ['@full', '@pass'] },
+  async ({ page }) => {
+    test.setTimeout(240_000);
     await page.goto('/');
-    for (const board of BOARDS) {
+    for (const board of WALKED) {
       await visit(page, `/bay/skarn-${board}/outline`);
       for (const name of [...WIDE_STEPS, 'Make']) await stepWhole(page, board, name);
     }
     // An S-deck among them.
     await visit(page, '/bay/skarn-petra-3/outline');
     await stepWhole(page, 'petra-3', 'Deck');
-  });
-}
+  },
+);
 
 /** Every page of the Make step of the board that stands. */
 async function makingWhole(page: Page, board: string): Promise<void> {
@@ -152,23 +158,26 @@ async function openedWhole(page: Page, board: string): Promise<void> {
   }
 }
 
-for (const size of SIZES) {
-  test(`every page of making is whole for eight unlike boards at ${size.width} by ${size.height}, and what opens over the bay`, async ({
-    page,
-  }) => {
-    test.setTimeout(240_000);
-    await page.setViewportSize(size);
-    await page.goto('/');
-    for (const board of BOARDS) {
-      await visit(page, `/bay/skarn-${board}/outline`);
-      await makingWhole(page, board);
-    }
-    await openedWhole(page, BOARDS[BOARDS.length - 1]);
-  });
+// Two walks, so that two cores share them.
+for (const half of [0, 1]) {
+  const boards = BOARDS.filter((_, i) => i % 2 === half);
+  test(
+    `every page of making is whole for ${boards.join(', ')} at either size, and what opens over the bay`,
+    { tag: '@full' },
+    async ({ page }) => {
+      test.setTimeout(240_000);
+      await page.goto('/');
+      for (const board of boards) {
+        await visit(page, `/bay/skarn-${board}/outline`);
+        await makingWhole(page, board);
+      }
+      await openedWhole(page, boards[boards.length - 1]);
+    },
+  );
 }
 
 // By night nothing is laid out otherwise but what a colour would move: one board in one window is enough.
-test('every page of making, and what opens over the bay, are whole by night', async ({ page }) => {
+test('every page of making, and what opens over the bay, are whole by night', { tag: '@full' }, async ({ page }) => {
   test.setTimeout(120_000);
   await page.goto('/settings');
   await page.getByText('Night', { exact: true }).click();
@@ -178,66 +187,70 @@ test('every page of making, and what opens over the bay, are whole by night', as
   await openedWhole(page, 'slack-118');
 });
 
-test('on a telephone the rack, riders, the line, the ticket and the cut numbers are there to read', async ({
-  page,
-}) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  const fits = async (where: string) => {
-    const wide = await page.evaluate(() =>
-      [...document.querySelectorAll('.bar, .bar *, main, .ticket, .job, .rack-foot *, .rider-card, .headline')]
-        .filter((box) => box.getBoundingClientRect().width > 0)
-        .filter((box) => !box.closest('.bar nav, .ant-select, .ant-segmented'))
-        .filter((box) => box.getBoundingClientRect().right > window.innerWidth + 1)
-        .map((box) => `${box.tagName} ${box.getAttribute('class')}`),
-    );
-    expect(wide, where).toEqual([]);
-  };
-  await page.goto('/');
-  await expect(page.getByText('boards at one true scale')).toBeVisible();
-  await fits('rack');
-  await page.goto('/riders/maren');
-  await expect(page.getByRole('heading', { name: 'Maren' })).toBeInViewport();
-  await fits('riders');
-  await page.goto('/line');
-  await expect(page.getByTestId('line-said')).toContainText('on the line');
-  await fits('line');
-  await page.goto('/bay/skarn-slack-118/make?part=blank&page=plan');
-  await expect(page.getByTestId('headline')).toBeInViewport();
-  await expect(page.getByTestId('litres')).toContainText('31.5 L');
-  await fits('the bay');
-  const cut = page.getByRole('table', { name: 'Planing plan' });
-  await cut.scrollIntoViewIfNeeded({ timeout: 30_000 });
-  await expect(cut.getByRole('row').last()).toContainText('1 5/8');
-});
+test(
+  'on a telephone the rack, riders, the line, the ticket and the cut numbers are there to read',
+  { tag: '@full' },
+  async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    const fits = async (where: string) => {
+      const wide = await page.evaluate(() =>
+        [...document.querySelectorAll('.bar, .bar *, main, .ticket, .job, .rack-foot *, .rider-card, .headline')]
+          .filter((box) => box.getBoundingClientRect().width > 0)
+          .filter((box) => !box.closest('.bar nav, .ant-select, .ant-segmented'))
+          .filter((box) => box.getBoundingClientRect().right > window.innerWidth + 1)
+          .map((box) => `${box.tagName} ${box.getAttribute('class')}`),
+      );
+      expect(wide, where).toEqual([]);
+    };
+    await page.goto('/');
+    await expect(page.getByText('boards at one true scale')).toBeVisible();
+    await fits('rack');
+    await page.goto('/riders/maren');
+    await expect(page.getByRole('heading', { name: 'Maren' })).toBeInViewport();
+    await fits('riders');
+    await page.goto('/line');
+    await expect(page.getByTestId('line-said')).toContainText('on the line');
+    await fits('line');
+    await page.goto('/bay/skarn-slack-118/make?part=blank&page=plan');
+    await expect(page.getByTestId('headline')).toBeInViewport();
+    await expect(page.getByTestId('litres')).toContainText('31.5 L');
+    await fits('the bay');
+    const cut = page.getByRole('table', { name: 'Planing plan' });
+    await cut.scrollIntoViewIfNeeded({ timeout: 30_000 });
+    await expect(cut.getByRole('row').last()).toContainText('1 5/8');
+  },
+);
 
-test('on a telephone the ways in and the back-ups stand one below the other, and nothing sticks out', async ({
-  page,
-}) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  for (const [address, button] of [
-    ['/measured', undefined],
-    ['/bring/drawing', 'Try it with a drawing of ours'],
-    ['/bring/rail?board=skarn-slack-118', 'Try it with a made-up gauge'],
-    ['/bring/photo', undefined],
-    ['/bring/scan', undefined],
-    ['/keeping', undefined],
-  ] as const) {
-    await page.goto(address);
-    if (button) {
-      await page.getByRole('button', { name: button }).click();
-      await expect(page.getByRole('table').first()).toBeVisible({ timeout: 30_000 });
+test(
+  'on a telephone the ways in and the back-ups stand one below the other, and nothing sticks out',
+  { tag: '@full' },
+  async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    for (const [address, button] of [
+      ['/measured', undefined],
+      ['/bring/drawing', 'Try it with a drawing of ours'],
+      ['/bring/rail?board=skarn-slack-118', 'Try it with a made-up gauge'],
+      ['/bring/photo', undefined],
+      ['/bring/scan', undefined],
+      ['/keeping', undefined],
+    ] as const) {
+      await page.goto(address);
+      if (button) {
+        await page.getByRole('button', { name: button }).click();
+        await expect(page.getByRole('table').first()).toBeVisible({ timeout: 30_000 });
+      }
+      await expect(page.getByRole('main')).toBeVisible();
+      const faults = await page.evaluate(() => {
+        const parts = [...document.querySelectorAll('main > *')].map((part) => part.getBoundingClientRect());
+        const over = parts.flatMap((a, i) =>
+          parts.slice(i + 1).filter((b) => a.bottom > b.top + 1 && b.bottom > a.top + 1),
+        );
+        const out = [...document.querySelectorAll('main *')].filter(
+          (box) => box.getBoundingClientRect().right > window.innerWidth + 1 && !box.closest('svg, .restore-list'),
+        );
+        return [...over.map(() => 'two parts lie over one another'), ...out.map((box) => box.outerHTML.slice(0, 90))];
+      });
+      expect(faults, address).toEqual([]);
     }
-    await expect(page.getByRole('main')).toBeVisible();
-    const faults = await page.evaluate(() => {
-      const parts = [...document.querySelectorAll('main > *')].map((part) => part.getBoundingClientRect());
-      const over = parts.flatMap((a, i) =>
-        parts.slice(i + 1).filter((b) => a.bottom > b.top + 1 && b.bottom > a.top + 1),
-      );
-      const out = [...document.querySelectorAll('main *')].filter(
-        (box) => box.getBoundingClientRect().right > window.innerWidth + 1 && !box.closest('svg, .restore-list'),
-      );
-      return [...over.map(() => 'two parts lie over one another'), ...out.map((box) => box.outerHTML.slice(0, 90))];
-    });
-    expect(faults, address).toEqual([]);
-  }
-});
+  },
+);

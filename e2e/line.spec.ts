@@ -16,150 +16,156 @@ async function typeDay(page: Page, label: string, day: string): Promise<void> {
   await field.press('Enter');
 }
 
-test('a board goes from its design over blank, bands, paper and the line to what was measured on it', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  await startBoard(page, 'Slack Water', 'Maren');
-  const name = /^Slack Water \d+/.exec(await page.getByRole('heading', { level: 1 }).innerText())![0];
-  await step(page, 'Make');
+test(
+  'a board goes from its design over blank, bands, paper and the line to what was measured on it',
+  { tag: '@pass' },
+  async ({ page }) => {
+    test.setTimeout(120_000);
+    await startBoard(page, 'Slack Water', 'Maren');
+    const name = /^Slack Water \d+/.exec(await page.getByRole('heading', { level: 1 }).innerText())![0];
+    await step(page, 'Make');
 
-  await makePart(page, 'Blank');
-  const first = page.getByRole('button', { name: /^Take .*, PU$/ }).first();
-  await first.click({ timeout: 30_000 });
-  const margins = page.getByRole('table', { name: 'Margins' });
-  await expect(margins.getByRole('row')).toHaveCount(4);
-  await type(page, 'Over deck and bottom', '1/2');
-  await expect(page.getByTestId('blanks-fit')).not.toContainText('None', { timeout: 30_000 });
-  await type(page, 'Over deck and bottom', '1/16');
+    await makePart(page, 'Blank');
+    const first = page.getByRole('button', { name: /^Take .*, PU$/ }).first();
+    await first.click({ timeout: 30_000 });
+    const margins = page.getByRole('table', { name: 'Margins' });
+    await expect(margins.getByRole('row')).toHaveCount(4);
+    await type(page, 'Over deck and bottom', '1/2');
+    await expect(page.getByTestId('blanks-fit')).not.toContainText('None', { timeout: 30_000 });
+    await type(page, 'Over deck and bottom', '1/16');
 
-  // Cut, it is one less on the shelf.
-  const row = page.getByRole('row').filter({ has: page.getByRole('button', { name: /^Take/, pressed: true }) });
-  const stock = async () => Number.parseInt(await row.getByRole('cell').nth(1).innerText(), 10);
-  const before = await stock();
-  await page.getByRole('button', { name: 'It is cut: one less on the shelf' }).click();
-  await expect.poll(stock).toBe(before - 1);
-  await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect.poll(stock).toBe(before);
+    // Cut, it is one less on the shelf.
+    const row = page.getByRole('row').filter({ has: page.getByRole('button', { name: /^Take/, pressed: true }) });
+    const stock = async () => Number.parseInt(await row.getByRole('cell').nth(1).innerText(), 10);
+    const before = await stock();
+    await page.getByRole('button', { name: 'It is cut: one less on the shelf' }).click();
+    await expect.poll(stock).toBe(before - 1);
+    await page.locator('.ant-message').getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect.poll(stock).toBe(before);
 
-  await makePart(page, 'Rail bands');
-  const left = page.getByTestId('bands-left');
-  await expect(left).toContainText('left to sand', { timeout: 30_000 });
-  const litresLeft = async () => Number.parseFloat(await left.innerText());
-  const three = await litresLeft();
-  await page.getByRole('radiogroup', { name: 'Bands on the deck side' }).getByText('4', { exact: true }).click();
-  await expect(page.getByRole('img', { name: 'Rail bands: 4 on the deck, 1 under' })).toBeVisible({ timeout: 30_000 });
-  await expect.poll(litresLeft).toBeLessThan(three);
-  await makePage(page, 'At every station');
-  await expect(page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row')).toHaveCount(14);
+    await makePart(page, 'Rail bands');
+    const left = page.getByTestId('bands-left');
+    await expect(left).toContainText('left to sand', { timeout: 30_000 });
+    const litresLeft = async () => Number.parseFloat(await left.innerText());
+    const three = await litresLeft();
+    await page.getByRole('radiogroup', { name: 'Bands on the deck side' }).getByText('4', { exact: true }).click();
+    await expect(page.getByRole('img', { name: 'Rail bands: 4 on the deck, 1 under' })).toBeVisible({
+      timeout: 30_000,
+    });
+    await expect.poll(litresLeft).toBeLessThan(three);
+    await makePage(page, 'At every station');
+    await expect(page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row')).toHaveCount(14);
 
-  // A line held where the hand wants it stays there, and the file cuts it so.
-  await makePage(page, 'At the hook');
-  await page.getByRole('button', { name: 'Hold deck 1' }).click();
-  await type(page, 'deck 1, Centre, in from the rail', '2 1/8');
-  await makePage(page, 'At every station');
-  const middle = page.getByRole('table', { name: 'Rail bands at the stations' }).getByRole('row', { name: /^Centre/ });
-  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 30_000 });
-  await page.reload();
-  await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 30_000 });
-  await makePage(page, 'At the hook');
-  await expect(page.getByRole('button', { name: 'Let deck 1 go' })).toBeVisible();
+    // A line held where the hand wants it stays there, and the file cuts it so.
+    await makePage(page, 'At the hook');
+    await page.getByRole('button', { name: 'Hold deck 1' }).click();
+    await type(page, 'deck 1, Centre, in from the rail', '2 1/8');
+    await makePage(page, 'At every station');
+    const middle = page
+      .getByRole('table', { name: 'Rail bands at the stations' })
+      .getByRole('row', { name: /^Centre/ });
+    await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 30_000 });
+    await page.reload();
+    await expect(middle.getByRole('cell').first()).toContainText('2 1/8', { timeout: 30_000 });
+    await makePage(page, 'At the hook');
+    await expect(page.getByRole('button', { name: 'Let deck 1 go' })).toBeVisible();
 
-  await makePart(page, 'Order');
-  const due = dayjs(TEST_DAY).add(40, 'day').format('YYYY-MM-DD');
-  await typeDay(page, 'Due', due);
-  await page.getByLabel('Colours and artwork').fill('clear, one grey pinline');
-  await page.getByLabel('Colours and artwork').press('Tab');
-  await page.getByRole('button', { name: 'Put it on the line' }).click();
-  await expect(page.getByTestId('standing')).toContainText(/In time: due .* working days in hand/);
-  await expect(page.getByRole('table', { name: 'When each stage is done' }).getByRole('row')).toHaveCount(9);
+    await makePart(page, 'Order');
+    const due = dayjs(TEST_DAY).add(40, 'day').format('YYYY-MM-DD');
+    await typeDay(page, 'Due', due);
+    await page.getByLabel('Colours and artwork').fill('clear, one grey pinline');
+    await page.getByLabel('Colours and artwork').press('Tab');
+    await page.getByRole('button', { name: 'Put it on the line' }).click();
+    await expect(page.getByTestId('standing')).toContainText(/In time: due .* working days in hand/);
+    await expect(page.getByRole('table', { name: 'When each stage is done' }).getByRole('row')).toHaveCount(9);
 
-  await makePart(page, 'Glass and weight');
-  await page.getByText('Gloss', { exact: true }).click();
-  await makePart(page, 'Paper and files');
-  await makePage(page, 'Ticket and sheets');
-  const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
-  const [sheet] = await readPdf(ticket.bytes);
-  const said = sheet.texts.map(({ text }) => text).join('\n');
-  for (const part of [name, 'for Maren', 'clear, one grey pinline', dayjs(due).format('D MMM'), ', PU', 'gloss']) {
-    expect(said).toContain(part);
-  }
-  // The code's own bytes are read by a decoder in the unit tests; here its squares are on the page.
-  expect(sheet.boxes.length).toBeGreaterThan(300);
-  const wall = await taken(page, () => page.getByRole('button', { name: 'Wall sheet, large type (PDF)' }).click());
-  const [onWall] = await readPdf(wall.bytes);
-  expect(onWall.width_mm).toBeGreaterThan(onWall.height_mm);
-  expect(onWall.texts.map(({ text }) => text)).toContain('Wide point');
-  await saved(page);
+    await makePart(page, 'Glass and weight');
+    await page.getByText('Gloss', { exact: true }).click();
+    await makePart(page, 'Paper and files');
+    await makePage(page, 'Ticket and sheets');
+    const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
+    const [sheet] = await readPdf(ticket.bytes);
+    const said = sheet.texts.map(({ text }) => text).join('\n');
+    for (const part of [name, 'for Maren', 'clear, one grey pinline', dayjs(due).format('D MMM'), ', PU', 'gloss']) {
+      expect(said).toContain(part);
+    }
+    // The code's own bytes are read by a decoder in the unit tests; here its squares are on the page.
+    expect(sheet.boxes.length).toBeGreaterThan(300);
+    const wall = await taken(page, () => page.getByRole('button', { name: 'Wall sheet, large type (PDF)' }).click());
+    const [onWall] = await readPdf(wall.bytes);
+    expect(onWall.width_mm).toBeGreaterThan(onWall.height_mm);
+    expect(onWall.texts.map(({ text }) => text)).toContain('Wide point');
+    await saved(page);
 
-  await page.goto('/line');
-  await expect(column(page, 'Brief').getByRole('article', { name })).toBeVisible();
-  // By hand from Brief to Shape, two columns on.
-  const grip = page.getByRole('button', { name: `Move ${name}` });
-  const [from, to] = await Promise.all([column(page, 'Brief').boundingBox(), column(page, 'Shape').boundingBox()]);
-  await drag(page, grip, to!.x - from!.x, 40);
-  await expect(column(page, 'Shape').getByRole('article', { name })).toBeVisible();
-  // By keys one on, and by the button one more.
-  await page.getByRole('button', { name: `Move ${name}` }).focus();
-  await page.keyboard.press('Space');
-  // What a screen reader is told.
-  const told = page.locator('[id^=DndLiveRegion]');
-  await expect(told).toHaveText(`${name} is over Shape.`);
-  // The arrows are listened to one turn of the timer after the board is picked up: a key before it is nobody's.
-  await page.evaluate(() => new Promise((turned) => setTimeout(turned)));
-  await page.keyboard.press('ArrowRight');
-  await expect(told).toHaveText(`${name} is over Glass.`);
-  await page.keyboard.press('Space');
-  await expect(column(page, 'Glass').getByRole('article', { name })).toBeVisible();
-  await page.getByRole('button', { name: `${name} on to Sand` }).click();
-  await expect(column(page, 'Sand').getByRole('article', { name })).toBeVisible();
-  await saved(page);
-  await page.reload();
-  await expect(column(page, 'Sand').getByRole('article', { name })).toBeVisible();
-  await page.getByRole('link', { name: `Open ${name}` }).click();
-  await expect(page.getByRole('table', { name: 'When each stage is done' }).getByRole('row')).toHaveCount(5);
+    await page.goto('/line');
+    await expect(column(page, 'Brief').getByRole('article', { name })).toBeVisible();
+    // By hand from Brief to Shape, two columns on.
+    const grip = page.getByRole('button', { name: `Move ${name}` });
+    const [from, to] = await Promise.all([column(page, 'Brief').boundingBox(), column(page, 'Shape').boundingBox()]);
+    await drag(page, grip, to!.x - from!.x, 40);
+    await expect(column(page, 'Shape').getByRole('article', { name })).toBeVisible();
+    // By keys one on, and by the button one more.
+    await page.getByRole('button', { name: `Move ${name}` }).focus();
+    await page.keyboard.press('Space');
+    // What a screen reader is told.
+    const told = page.locator('[id^=DndLiveRegion]');
+    await expect(told).toHaveText(`${name} is over Shape.`);
+    // The arrows are listened to one turn of the timer after the board is picked up: a key before it is nobody's.
+    await page.evaluate(() => new Promise((turned) => setTimeout(turned)));
+    await page.keyboard.press('ArrowRight');
+    await expect(told).toHaveText(`${name} is over Glass.`);
+    await page.keyboard.press('Space');
+    await expect(column(page, 'Glass').getByRole('article', { name })).toBeVisible();
+    await page.getByRole('button', { name: `${name} on to Sand` }).click();
+    await expect(column(page, 'Sand').getByRole('article', { name })).toBeVisible();
+    await saved(page);
+    await page.reload();
+    await expect(column(page, 'Sand').getByRole('article', { name })).toBeVisible();
+    await page.getByRole('link', { name: `Open ${name}` }).click();
+    await expect(page.getByRole('table', { name: 'When each stage is done' }).getByRole('row')).toHaveCount(5);
 
-  await makePart(page, 'Shaped board');
-  const off = (id: string) => page.getByTestId(`off ${id}`);
-  await type(page, 'Length, Length', "6'0");
-  await expect(off('length')).toHaveText('right on');
-  await type(page, 'Half widths, Wide point, left', '9 5/8');
-  await type(page, 'Half widths, Wide point, right', '9 3/4');
-  await expect(off('width:wide:0')).toContainText('left right on');
-  await expect(off('width:wide:0')).toContainText(/right \+1\/8.*, out/);
-  await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
-  await makePage(page, 'Callipers');
-  await type(page, 'Thickness at the stringer, Middle', '2 3/8');
-  await expect(off('thickness:centre:0')).toContainText('−1/16');
-  await type(page, 'Thickness at the stringer, Nose 12', '40');
-  await expect(page.getByRole('alert').filter({ hasText: /too far off the design/ })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('alert')).toHaveCount(0);
-  await type(page, 'Thickness at the stringer, Nose 12', 'thick');
-  await expect(page.getByRole('alert').filter({ hasText: /thick|number|length/i })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(page.getByTestId('measured')).toContainText('3 of 38 measured, 2 out of tolerance');
-  await page.getByRole('button', { name: 'Make the as-built board' }).click();
-  await expect(page.getByTestId('as-built')).toContainText(/As built \d+\.\d L, [+−]\d\.\d against the design/);
-  const design = Number.parseFloat(await page.getByTestId('litres').innerText());
-  const built = Number(/As built ([\d.]+) L/.exec(await page.getByTestId('as-built').innerText())![1]);
-  expect(built).not.toBe(design);
-  expect(Math.abs(built - design)).toBeLessThan(1.5);
-  await page.getByRole('button', { name: 'Lay it over the design' }).click();
-  await expect(page.getByTestId('litres-change')).toBeVisible();
-  await page.getByLabel('Weight on the scales').fill('2.7');
-  await page.getByLabel('Weight on the scales').press('Enter');
-  await page.getByRole('button', { name: 'Put it on the rack' }).click();
-  await saved(page);
-  // Both are kept: the design with its readings, and a board of its own.
-  await page.reload();
-  await makePage(page, 'Tape');
-  await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
-  await expect(page.getByLabel('Weight on the scales')).toHaveValue('2.70');
-  expect(Number.parseFloat(await page.getByTestId('litres').innerText())).toBe(design);
-  await page.goto('/');
-  await expect(page.getByRole('button', { name: /Slack Water as built 1/ }).first()).toBeVisible();
-});
+    await makePart(page, 'Shaped board');
+    const off = (id: string) => page.getByTestId(`off ${id}`);
+    await type(page, 'Length, Length', "6'0");
+    await expect(off('length')).toHaveText('right on');
+    await type(page, 'Half widths, Wide point, left', '9 5/8');
+    await type(page, 'Half widths, Wide point, right', '9 3/4');
+    await expect(off('width:wide:0')).toContainText('left right on');
+    await expect(off('width:wide:0')).toContainText(/right \+1\/8.*, out/);
+    await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
+    await makePage(page, 'Callipers');
+    await type(page, 'Thickness at the stringer, Middle', '2 3/8');
+    await expect(off('thickness:centre:0')).toContainText('−1/16');
+    await type(page, 'Thickness at the stringer, Nose 12', '40');
+    await expect(page.getByRole('alert').filter({ hasText: /too far off the design/ })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await type(page, 'Thickness at the stringer, Nose 12', 'thick');
+    await expect(page.getByRole('alert').filter({ hasText: /thick|number|length/i })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByTestId('measured')).toContainText('3 of 38 measured, 2 out of tolerance');
+    await page.getByRole('button', { name: 'Make the as-built board' }).click();
+    await expect(page.getByTestId('as-built')).toContainText(/As built \d+\.\d L, [+−]\d\.\d against the design/);
+    const design = Number.parseFloat(await page.getByTestId('litres').innerText());
+    const built = Number(/As built ([\d.]+) L/.exec(await page.getByTestId('as-built').innerText())![1]);
+    expect(built).not.toBe(design);
+    expect(Math.abs(built - design)).toBeLessThan(1.5);
+    await page.getByRole('button', { name: 'Lay it over the design' }).click();
+    await expect(page.getByTestId('litres-change')).toBeVisible();
+    await page.getByLabel('Weight on the scales').fill('2.7');
+    await page.getByLabel('Weight on the scales').press('Enter');
+    await page.getByRole('button', { name: 'Put it on the rack' }).click();
+    await saved(page);
+    // Both are kept: the design with its readings, and a board of its own.
+    await page.reload();
+    await makePage(page, 'Tape');
+    await expect(off('width:wide:0')).toContainText('sides differ by 1/8');
+    await expect(page.getByLabel('Weight on the scales')).toHaveValue('2.70');
+    expect(Number.parseFloat(await page.getByTestId('litres').innerText())).toBe(design);
+    await page.goto('/');
+    await expect(page.getByRole('button', { name: /Slack Water as built 1/ }).first()).toBeVisible();
+  },
+);
 
 test('the line shows late boards first, and too many hours in a week', async ({ page }) => {
   await page.goto('/line');

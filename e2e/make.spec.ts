@@ -4,47 +4,51 @@ import { unzipSync } from 'fflate';
 import { readPdf } from '../core/src/testing/pdf.ts';
 import { choose, expect, makePage, makePart, saved, startBoard, step, taken, test, type } from './shed.ts';
 
-test('a blank is found for the board, taken, and planed by a plan that ends at the design', async ({ page }) => {
-  await startBoard(page, 'Slack Water');
-  await step(page, 'Make');
-  await makePart(page, 'Blank');
-  const bench = page.getByRole('group', { name: 'Blank' });
-  await expect(bench).toContainText(/\d+ of 30 blanks hold it/, { timeout: 30_000 });
-  await bench
-    .getByRole('button', { name: /^Take .*, PU$/ })
-    .first()
-    .click();
-  await expect(bench.getByRole('button', { name: /^Take .*, PU$/ }).first()).toHaveAttribute('aria-pressed', 'true');
-  // Drawn round the board on the plank, from above and from the side, no part of it outside the wall.
-  const drawn = page.getByRole('img', { name: /round the board, from above and from the side/ });
-  await expect(drawn.locator('path')).toHaveCount(2);
-  const wall = (await page.getByRole('group', { name: /plan, tape and profile/ }).boundingBox())!;
-  const box = (await drawn.boundingBox())!;
-  expect(box.x).toBeGreaterThanOrEqual(wall.x);
-  expect(box.y).toBeGreaterThanOrEqual(wall.y);
-  expect(box.x + box.width).toBeLessThanOrEqual(wall.x + wall.width);
-  expect(box.y + box.height).toBeLessThanOrEqual(wall.y + wall.height);
-  await makePage(page, 'Planing plan');
-  const last = bench.getByRole('table', { name: 'Planing plan' }).getByRole('row').last();
-  // The last pass leaves the design: 1 5/8 at tail 12 and 1 9/16 at nose 12, as the model has them.
-  await expect(last).toContainText('deck');
-  await expect(last.getByRole('cell').first()).toContainText('1 5/8');
-  await expect(last.getByRole('cell').last()).toContainText('1 9/16');
-  await saved(page);
-  // The part that is open is kept in the address.
-  await page.reload();
-  await expect(bench.getByRole('table', { name: 'Planing plan' })).toBeVisible({ timeout: 30_000 });
+test(
+  'a blank is found for the board, taken, and planed by a plan that ends at the design',
+  { tag: '@pass' },
+  async ({ page }) => {
+    await startBoard(page, 'Slack Water');
+    await step(page, 'Make');
+    await makePart(page, 'Blank');
+    const bench = page.getByRole('group', { name: 'Blank' });
+    await expect(bench).toContainText(/\d+ of 30 blanks hold it/, { timeout: 30_000 });
+    await bench
+      .getByRole('button', { name: /^Take .*, PU$/ })
+      .first()
+      .click();
+    await expect(bench.getByRole('button', { name: /^Take .*, PU$/ }).first()).toHaveAttribute('aria-pressed', 'true');
+    // Drawn round the board on the plank, from above and from the side, no part of it outside the wall.
+    const drawn = page.getByRole('img', { name: /round the board, from above and from the side/ });
+    await expect(drawn.locator('path')).toHaveCount(2);
+    const wall = (await page.getByRole('group', { name: /plan, tape and profile/ }).boundingBox())!;
+    const box = (await drawn.boundingBox())!;
+    expect(box.x).toBeGreaterThanOrEqual(wall.x);
+    expect(box.y).toBeGreaterThanOrEqual(wall.y);
+    expect(box.x + box.width).toBeLessThanOrEqual(wall.x + wall.width);
+    expect(box.y + box.height).toBeLessThanOrEqual(wall.y + wall.height);
+    await makePage(page, 'Planing plan');
+    const last = bench.getByRole('table', { name: 'Planing plan' }).getByRole('row').last();
+    // The last pass leaves the design: 1 5/8 at tail 12 and 1 9/16 at nose 12, as the model has them.
+    await expect(last).toContainText('deck');
+    await expect(last.getByRole('cell').first()).toContainText('1 5/8');
+    await expect(last.getByRole('cell').last()).toContainText('1 9/16');
+    await saved(page);
+    // The part that is open is kept in the address.
+    await page.reload();
+    await expect(bench.getByRole('table', { name: 'Planing plan' })).toBeVisible({ timeout: 30_000 });
 
-  // Twice as thick, no blank holds it, and it says where and by how much.
-  await step(page, 'Foil');
-  await type(page, 'Thickest thick', '5');
-  // The page that was left is open again.
-  await step(page, 'Make');
-  await expect(bench).toContainText('does not hold the board', { timeout: 30_000 });
-  await makePage(page, 'A blank of the shelf');
-  await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 30_000 });
-  await expect(bench).toContainText(/too thin .* from the tail by/);
-});
+    // Twice as thick, no blank holds it, and it says where and by how much.
+    await step(page, 'Foil');
+    await type(page, 'Thickest thick', '5');
+    // The page that was left is open again.
+    await step(page, 'Make');
+    await expect(bench).toContainText('does not hold the board', { timeout: 30_000 });
+    await makePage(page, 'A blank of the shelf');
+    await expect(bench).toContainText('None of 30 blanks hold it', { timeout: 30_000 });
+    await expect(bench).toContainText(/too thin .* from the tail by/);
+  },
+);
 
 test('boards are laid in a block of EPS, and its templates are cut as the picture says', async ({ page }) => {
   await startBoard(page, 'Slack Water');
@@ -205,29 +209,33 @@ test('lines go out as splines, and a solid says how large it comes out before it
   await expect(page.getByText(new RegExp(`^STEP: ${faces} smooth faces within 0\\.0\\d\\d mm$`))).toBeVisible();
 });
 
-test('all papers of a board come as one zip, and each is seen with its sheets before it is printed', async ({
-  page,
-}) => {
-  await startBoard(page, 'Slack Water');
-  await step(page, 'Make');
-  const half = page.getByRole('img', { name: /^Half outline: / });
-  await expect(half).toHaveAccessibleName('Half outline: 11 sheets of A4, and one with the map');
-  // The two that hang in the shed are seen as they are printed.
-  await makePage(page, 'Ticket and sheets');
-  const ticket = page.getByRole('img', { name: 'Ticket, one page of A4' });
-  await expect(ticket).toContainText("6'0 x 19 1/4 x 2 7/16");
-  await expect(ticket).toContainText('single concave 3/16');
-  await expect(page.getByRole('img', { name: 'Wall sheet, one page of A4, on its side' })).toContainText('hollow 3/16');
-  await makePage(page, 'Templates');
-  await page.getByText('A3', { exact: true }).click();
-  await expect(half).toHaveAccessibleName(/^Half outline: 5 sheets of A3, on their side, and one with the map$/);
-  const zip = await taken(page, () => page.getByRole('button', { name: 'All papers of this board (zip)' }).click());
-  expect(zip.name).toMatch(/^slack-water-\d+-papers-a3\.zip$/);
-  const files = unzipSync(zip.bytes);
-  expect(Object.keys(files).sort()[0]).toBe('00-contents.pdf');
-  const template = await readPdf(files['03-half-outline.pdf']);
-  expect(template).toHaveLength(6);
-});
+test(
+  'all papers of a board come as one zip, and each is seen with its sheets before it is printed',
+  { tag: '@pass' },
+  async ({ page }) => {
+    await startBoard(page, 'Slack Water');
+    await step(page, 'Make');
+    const half = page.getByRole('img', { name: /^Half outline: / });
+    await expect(half).toHaveAccessibleName('Half outline: 11 sheets of A4, and one with the map');
+    // The two that hang in the shed are seen as they are printed.
+    await makePage(page, 'Ticket and sheets');
+    const ticket = page.getByRole('img', { name: 'Ticket, one page of A4' });
+    await expect(ticket).toContainText("6'0 x 19 1/4 x 2 7/16");
+    await expect(ticket).toContainText('single concave 3/16');
+    await expect(page.getByRole('img', { name: 'Wall sheet, one page of A4, on its side' })).toContainText(
+      'hollow 3/16',
+    );
+    await makePage(page, 'Templates');
+    await page.getByText('A3', { exact: true }).click();
+    await expect(half).toHaveAccessibleName(/^Half outline: 5 sheets of A3, on their side, and one with the map$/);
+    const zip = await taken(page, () => page.getByRole('button', { name: 'All papers of this board (zip)' }).click());
+    expect(zip.name).toMatch(/^slack-water-\d+-papers-a3\.zip$/);
+    const files = unzipSync(zip.bytes);
+    expect(Object.keys(files).sort()[0]).toBe('00-contents.pdf');
+    const template = await readPdf(files['03-half-outline.pdf']);
+    expect(template).toHaveLength(6);
+  },
+);
 
 test('pieces lie whole on sheets of paper and of ply, as many as the picture says', async ({ page }) => {
   await startBoard(page, 'Slack Water');
@@ -266,7 +274,7 @@ test('pieces lie whole on sheets of paper and of ply, as many as the picture say
   await expect(page.getByLabel('Kerf')).toHaveValue('1/8');
 });
 
-test('a paper goes to the printer instead of into a file', async ({ page }) => {
+test('a paper goes to the printer instead of into a file', { tag: '@full' }, async ({ page }) => {
   // Whoever prints would have a window of the system to press: here it is only noted that it was asked for.
   await page.addInitScript(() => {
     window.print = () => {

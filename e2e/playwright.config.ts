@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { TEST_ZONE } from '../testing/clock.mjs';
+import { IS_SAMPLED } from './sampled.ts';
 
 const root = join(import.meta.dirname, '..');
 const port = Number(process.env.E2E_PORT ?? 4187);
@@ -27,20 +28,32 @@ const LEFT_OUT = [
   'PreconnectToSearch',
 ];
 
-const launch = (...graphics: string[]) => ({
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    `--disable-features=${LEFT_OUT.join(',')}`,
-    ...graphics,
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--no-first-run',
-  ],
+const browser = (program: string, ...graphics: string[]) => ({
+  launchOptions: {
+    executablePath: program,
+    args: [
+      '--no-sandbox',
+      `--disable-features=${LEFT_OUT.join(',')}`,
+      ...graphics,
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
+  },
 });
+const SHELL = process.env.CHROMIUM_SHELL_PATH ?? '/usr/bin/chromium-headless-shell';
+const FULL = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium';
+
+/** What `npm test` asks of the interface. */
+const PASS = '@pass';
+/** What the browser without a window does otherwise than the one people have: how wide letters are, printing. */
+const WHOLE_BROWSER = '@full';
 /** Tests of the room itself, by the start of their titles. */
-const ROOM = /the room: /;
+const ROOM = 'the room: ';
+/** Titles and marks that have all of these. */
+const having = (...words: string[]) => new RegExp(words.map((word) => `(?=.*${word})`).join(''));
+const sampled = IS_SAMPLED ? [PASS] : [];
 
 export default defineConfig({
   testDir: import.meta.dirname,
@@ -50,7 +63,9 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 20_000 },
   forbidOnly: process.env.CI !== undefined,
-  reporter: [['list'], ['json', { outputFile: join(root, 'test-results', 'interface.json') }]],
+  reporter: [
+    [join(root, 'testing/report/playwright.mjs'), { outputFile: join(root, 'test-results', 'interface.json') }],
+  ],
   webServer: {
     command: 'node server/dist/main.mjs',
     cwd: root,
@@ -66,15 +81,23 @@ export default defineConfig({
     // Each test would keep the whole app in its browser; the tests of that allow it for themselves.
     serviceWorkers: 'block',
   },
-  // Only the 3D room wants a graphics card, made in software; everything else is drawn in half the time without one.
   projects: [
-    { name: 'drawing', grepInvert: ROOM, use: { launchOptions: launch('--disable-gpu') } },
     {
+      name: 'drawing',
+      grep: having(...sampled),
+      grepInvert: [having(ROOM), having(WHOLE_BROWSER)],
+      use: browser(SHELL, '--disable-gpu'),
+    },
+    {
+      name: 'full',
+      grep: having(WHOLE_BROWSER, ...sampled),
+      use: browser(FULL, '--disable-gpu'),
+    },
+    {
+      // Only the 3D room wants a graphics card, made in software; everything else is drawn in half the time without one.
       name: 'room',
-      grep: ROOM,
-      use: {
-        launchOptions: launch('--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'),
-      },
+      grep: having(ROOM, ...sampled),
+      use: browser(SHELL, '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'),
     },
   ],
 });

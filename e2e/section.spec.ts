@@ -4,42 +4,44 @@ import { choose, drag, expect, litres, saved, startBoard, step, test, type, visi
 /** What is pulled on the whole section. */
 const pull = (name: string) => `.whole-section [data-pull="${name}"]`;
 
-test('apex, fullness, tuck and crown are pulled on the section, where the blend was a station is set', async ({
-  page,
-}) => {
-  await startBoard(page, 'Slack Water');
-  await step(page, 'Rails');
-  await page.keyboard.press('Shift+ArrowRight');
-  const rows = page.getByRole('region', { name: 'Rails' }).getByRole('row');
-  await expect(rows).toHaveCount(5);
-  await expect(page.locator(pull('apex'))).toHaveClass(/blended/);
-  const [ratio, before] = [page.getByTestId('apex-says'), await litres(page)];
-  await expect(ratio).toHaveText('60/40');
-  await drag(page, page.locator(`${pull('apex')} .grab`), 0, 20);
-  await expect(ratio).not.toHaveText('60/40');
-  await expect(page.locator(pull('apex'))).not.toHaveClass(/blended/);
-  // The whole pull is one step to undo, and one station.
-  await expect(rows).toHaveCount(6);
-  await expect(page.getByLabel('Place of the rail 20 1/4 in from tail')).toHaveValue('20 1/4');
-  await page.getByRole('button', { name: /^Undo: apex on the section/ }).click();
-  await expect(rows).toHaveCount(5);
-  await expect.poll(() => litres(page)).toBe(before);
+test(
+  'apex, fullness, tuck and crown are pulled on the section, where the blend was a station is set',
+  { tag: '@pass' },
+  async ({ page }) => {
+    await startBoard(page, 'Slack Water');
+    await step(page, 'Rails');
+    await page.keyboard.press('Shift+ArrowRight');
+    const rows = page.getByRole('region', { name: 'Rails' }).getByRole('row');
+    await expect(rows).toHaveCount(5);
+    await expect(page.locator(pull('apex'))).toHaveClass(/blended/);
+    const [ratio, before] = [page.getByTestId('apex-says'), await litres(page)];
+    await expect(ratio).toHaveText('60/40');
+    await drag(page, page.locator(`${pull('apex')} .grab`), 0, 20);
+    await expect(ratio).not.toHaveText('60/40');
+    await expect(page.locator(pull('apex'))).not.toHaveClass(/blended/);
+    // The whole pull is one step to undo, and one station.
+    await expect(rows).toHaveCount(6);
+    await expect(page.getByLabel('Place of the rail 20 1/4 in from tail')).toHaveValue('20 1/4');
+    await page.getByRole('button', { name: /^Undo: apex on the section/ }).click();
+    await expect(rows).toHaveCount(5);
+    await expect.poll(() => litres(page)).toBe(before);
 
-  await page.keyboard.press('t');
-  const tuck = page.getByLabel('Tuck, 12 in from tail');
-  await expect(tuck).toHaveValue('1/2');
-  await drag(page, page.locator(`${pull('tuck')} .grab`), -30, 0);
-  await expect(tuck).toHaveValue(/^1/);
-  await page.locator(pull('fullness')).focus();
-  await page.keyboard.press('ArrowUp');
-  await expect(page.getByRole('spinbutton', { name: 'Fullness, 12 in from tail' })).not.toHaveValue('60');
-  const crown = page.getByTestId('crown-says');
-  const said = await crown.innerHTML();
-  await drag(page, page.locator(`${pull('crown')} .grab`), 0, 6);
-  await expect.poll(() => crown.innerHTML()).not.toBe(said);
-  await expect(page.getByRole('button', { name: /^Undo: crown on the section/ })).toBeVisible();
-  await saved(page);
-});
+    await page.keyboard.press('t');
+    const tuck = page.getByLabel('Tuck, 12 in from tail');
+    await expect(tuck).toHaveValue('1/2');
+    await drag(page, page.locator(`${pull('tuck')} .grab`), -30, 0);
+    await expect(tuck).toHaveValue(/^1/);
+    await page.locator(pull('fullness')).focus();
+    await page.keyboard.press('ArrowUp');
+    await expect(page.getByRole('spinbutton', { name: 'Fullness, 12 in from tail' })).not.toHaveValue('60');
+    const crown = page.getByTestId('crown-says');
+    const said = await crown.innerHTML();
+    await drag(page, page.locator(`${pull('crown')} .grab`), 0, 6);
+    await expect.poll(() => crown.innerHTML()).not.toBe(said);
+    await expect(page.getByRole('button', { name: /^Undo: crown on the section/ })).toBeVisible();
+    await saved(page);
+  },
+);
 
 test('the rail is drawn larger beside it: pulled there too, with its bands, held against another station', async ({
   page,
@@ -252,38 +254,40 @@ test('feet, pad, plug, fins, deepest concave and flat point are seen on the plan
   await expect(drawn).toHaveCount(0);
 });
 
-test('the palette does everything by typing, and the words of the trade are said where they are pointed at', async ({
-  page,
-}) => {
-  await startBoard(page, 'Slack Water');
-  await page.keyboard.press('Control+k');
-  await page.getByPlaceholder('Do something, or open a board').fill('rails');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
-  // Steps and parts of making say their own word too.
-  await expect(
-    page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: /\bRocker\b/ }),
-  ).toHaveAccessibleDescription(/^The curve of the bottom from the side/);
-  await page.locator('[data-term="tuck"]').hover();
-  await expect(page.getByRole('tooltip')).toContainText('How far the bottom edge sits inside the apex');
-  await page.keyboard.press('Control+k');
-  await page.getByPlaceholder('Do something, or open a board').fill('gannet');
-  await page.getByRole('option', { name: /Gannet 2/ }).click();
-  await expect(page.getByRole('heading', { name: /Gannet 2/ })).toBeVisible();
-  await page.keyboard.press('g');
-  await page.getByLabel('Look up a word').fill('apex');
-  await expect(page.getByRole('dialog')).toContainText('60/40 has sixty parts');
-  await page.getByLabel('Look up a word').fill('zzz');
-  await expect(page.getByRole('dialog')).toContainText('No word like that');
-  await page.keyboard.press('Escape');
-  // So are those of the shelf, the settings and a rider's card.
-  for (const [path, word, says] of [
-    ['/shelf?part=figures', 'potLife', 'How long resin can be worked'],
-    ['/settings', 'school', 'One of several ways good shapers do it'],
-    ['/riders/maren', 'quiver', 'The boards one rider has'],
-  ] as const) {
-    await visit(page, path);
-    await page.locator(`[data-term="${word}"]`).first().hover();
-    await expect(page.getByRole('tooltip').filter({ hasText: says })).toBeVisible();
-  }
-});
+test(
+  'the palette does everything by typing, and the words of the trade are said where they are pointed at',
+  { tag: '@pass' },
+  async ({ page }) => {
+    await startBoard(page, 'Slack Water');
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder('Do something, or open a board').fill('rails');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
+    // Steps and parts of making say their own word too.
+    await expect(
+      page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: /\bRocker\b/ }),
+    ).toHaveAccessibleDescription(/^The curve of the bottom from the side/);
+    await page.locator('[data-term="tuck"]').hover();
+    await expect(page.getByRole('tooltip')).toContainText('How far the bottom edge sits inside the apex');
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder('Do something, or open a board').fill('gannet');
+    await page.getByRole('option', { name: /Gannet 2/ }).click();
+    await expect(page.getByRole('heading', { name: /Gannet 2/ })).toBeVisible();
+    await page.keyboard.press('g');
+    await page.getByLabel('Look up a word').fill('apex');
+    await expect(page.getByRole('dialog')).toContainText('60/40 has sixty parts');
+    await page.getByLabel('Look up a word').fill('zzz');
+    await expect(page.getByRole('dialog')).toContainText('No word like that');
+    await page.keyboard.press('Escape');
+    // So are those of the shelf, the settings and a rider's card.
+    for (const [path, word, says] of [
+      ['/shelf?part=figures', 'potLife', 'How long resin can be worked'],
+      ['/settings', 'school', 'One of several ways good shapers do it'],
+      ['/riders/maren', 'quiver', 'The boards one rider has'],
+    ] as const) {
+      await visit(page, path);
+      await page.locator(`[data-term="${word}"]`).first().hover();
+      await expect(page.getByRole('tooltip').filter({ hasText: says })).toBeVisible();
+    }
+  },
+);

@@ -1,10 +1,20 @@
-// npm run mutants -- <folder> --count n --seed s [--jobs j] [--list] [--from k]: from the k-th of the sample on, to go on with a run
-// that was stopped.
-// Puts one small fault at a time into a copy of core and runs the related tests on it: which faults do they notice?
+// npm run mutants -- [folder] --count n --seed s [--jobs j] [--list] [--from k]: `folder` is one of core/src, app/src/store, cli/src,
+// server/src or lies below one, all four if it is left out; from the k-th of the sample on, to go on with a run that was stopped.
+// Puts one small fault at a time into a copy of the project and runs the related unit tests on it: which faults do they notice?
 // A script of ours and not a mutation framework: those take every place of a file, and this asks for a seeded sample of some
-// hundred over all of core, so that the same faults can be put in again after the tests were mended.
+// hundred over the four, so that the same faults can be put in again after the tests were mended.
 import { spawn } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -23,9 +33,17 @@ const { values, positionals } = parseArgs({
     from: { type: 'string', default: '1' },
   },
 });
-const folder = positionals[0] ?? '.';
+/** The parts whose faults unit tests are meant to notice. */
+const PARTS = ['core/src', 'app/src/store', 'cli/src', 'server/src'];
+const asked = positionals[0]?.replace(/\/$/, '');
+const folders = asked === undefined ? PARTS : [asked];
+for (const folder of folders) {
+  if (PARTS.some((part) => folder === part || folder.startsWith(`${part}/`))) continue;
+  console.error(`${folder} is not in ${PARTS.join(', ')}`);
+  process.exit(1);
+}
 const source = join(root, 'core', 'src');
-/** Longer than any of core's test files takes here alone: a fault that never ends counts as noticed. */
+/** Longer than any test file takes here alone: a fault that never ends counts as noticed. */
 const LIMIT_ms = 240_000;
 
 const SWAPS = {
@@ -90,8 +108,12 @@ function faultsIn(file) {
   return faults;
 }
 
-const sources = readdirSync(join(source, folder), { recursive: true })
-  .map((name) => join(source, folder, String(name)))
+const filesIn = (folder) =>
+  statSync(join(root, folder)).isFile()
+    ? [join(root, folder)]
+    : readdirSync(join(root, folder), { recursive: true }).map((name) => join(root, folder, String(name)));
+const sources = folders
+  .flatMap(filesIn)
   .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.includes(`${join('src', 'testing')}`))
   .filter((file) => basename(file) !== 'index.ts' && !file.includes(join('src', 'demo')))
   .sort();
@@ -102,30 +124,24 @@ for (const pool = [...all]; chosen.length < Number(values.count) && pool.length 
   chosen.push(...pool.splice(Math.floor(random() * pool.length), 1));
 
 const short = (code) => code.replace(/\s+/g, ' ').slice(0, 60);
-const said = ({ file, line, was, instead }) =>
-  `${relative(source, file)}:${line}  ${short(was)}  ->  ${short(instead)}`;
+const said = ({ file, line, was, instead }) => `${relative(root, file)}:${line}  ${short(was)}  ->  ${short(instead)}`;
 if (values.list) {
   for (const fault of chosen) console.log(said(fault));
   process.exit(0);
 }
 
-/** A copy of core of one job's own; packages are shared. */
+/** A copy of the project of one job's own; packages are shared, but for the project's own, which are the copy's. */
 function copyOf(job) {
   const home = mkdtempSync(join(tmpdir(), `mutants-${job}-`));
-  for (const part of [
-    'core',
-    'testing',
-    'docs',
-    'app/src/testing',
-    'jest.config.mjs',
-    'package.json',
-    'eslint.config.mjs',
-    'README.md',
-  ])
-    cpSync(join(root, part), join(home, part), { recursive: true, filter: (path) => !path.endsWith('.png') });
-  // Jest's projects name the roots of the other workspaces: they may be empty.
-  for (const part of ['cli/src', 'server/src']) mkdirSync(join(home, part), { recursive: true });
-  symlinkSync(join(root, 'node_modules'), join(home, 'node_modules'));
+  const left = ['node_modules', '.git', 'dist', 'test-results', 'screenshots'];
+  for (const part of readdirSync(root).filter((name) => !left.includes(name)))
+    cpSync(join(root, part), join(home, part), { recursive: true, filter: (path) => !left.includes(basename(path)) });
+  mkdirSync(join(home, 'node_modules'));
+  for (const name of readdirSync(join(root, 'node_modules')).filter((name) => name !== '@june-tide'))
+    symlinkSync(join(root, 'node_modules', name), join(home, 'node_modules', name));
+  mkdirSync(join(home, 'node_modules', '@june-tide'));
+  for (const name of ['core', 'app', 'cli', 'server'])
+    symlinkSync(join(home, name), join(home, 'node_modules', '@june-tide', name));
   return home;
 }
 
@@ -137,8 +153,6 @@ function jest(home, args) {
         '--experimental-vm-modules',
         '--no-warnings',
         'node_modules/jest/bin/jest.js',
-        '--selectProjects',
-        'core',
         '--bail',
         '--silent',
         '--runInBand',
@@ -146,7 +160,7 @@ function jest(home, args) {
         '--testTimeout=60000',
         ...args,
       ],
-      { cwd: home, stdio: 'ignore', env: { ...process.env, TEST_RUNS: '0.1' } },
+      { cwd: home, stdio: 'ignore', env: { TEST_RUNS: '0.1', ...process.env } },
     );
     const timer = setTimeout(() => child.kill('SIGKILL'), LIMIT_ms);
     child.on('exit', (code) => {
@@ -156,14 +170,21 @@ function jest(home, args) {
   });
 }
 
-const everyFile = readdirSync(source, { recursive: true })
-  .map((name) => join(source, String(name)))
-  .filter((file) => file.endsWith('.ts'));
+const everyFile = ['core/src', 'app/src', 'cli/src', 'server/src']
+  .flatMap(filesIn)
+  .filter((file) => /\.tsx?$/.test(file));
+const doors = JSON.parse(readFileSync(join(root, 'core/package.json'), 'utf8')).exports;
+/** The file that an import names; undefined for a package. */
+function imported(file, name) {
+  if (name.startsWith('.')) return join(dirname(file), name);
+  const door = /^@june-tide\/core(\/.*)$/.exec(name);
+  return door ? join(root, 'core', doors[`.${door[1]}`]) : undefined;
+}
 /** Which files import a file. */
 const importers = new Map(everyFile.map((file) => [file, []]));
 for (const file of everyFile) {
-  for (const [, path] of readFileSync(file, 'utf8').matchAll(/from '(\.[^']+)'/g)) {
-    importers.get(join(dirname(file), path))?.push(file);
+  for (const [, name] of readFileSync(file, 'utf8').matchAll(/(?:from|import) ?\(?'([^']+)'/g)) {
+    importers.get(imported(file, name))?.push(file);
   }
 }
 
@@ -173,7 +194,10 @@ const NEAR = 3;
 /** The record of what core works out of four boards: asked last, of every fault; of what brings boards in, that of boards brought in. */
 const RECORD = join(source, 'testing', 'numbers.test.ts');
 const BROUGHT = join(source, 'testing', 'numbersBrought.test.ts');
-const recordOf = (file) => (file.startsWith(join(source, 'bring')) ? BROUGHT : RECORD);
+const recordOf = (file) => {
+  if (!file.startsWith(source)) return undefined;
+  return file.startsWith(join(source, 'bring')) ? BROUGHT : RECORD;
+};
 
 /** The tests that come to a file through imports, the nearest first, each with those equally near; then the record. */
 function testsNear(file) {
@@ -182,13 +206,15 @@ function testsNear(file) {
   let edge = [file];
   for (let step = 1; step <= NEAR; step++) {
     edge = edge.flatMap((at) => importers.get(at) ?? []).filter((at) => !seen.has(at) && seen.add(at));
-    rings.push(edge.filter((at) => at.endsWith('.test.ts')));
+    rings.push(edge.filter((at) => /\.test\.tsx?$/.test(at)));
   }
   const beside = `${file.slice(0, -3)}.test.ts`;
   const near = rings.map((ring) => ring.filter((at) => at !== beside && at !== RECORD && at !== BROUGHT));
   const own = rings.flat().filter((at) => at === beside);
+  const record = recordOf(file);
   // The record of what is brought in takes less time than a scan.
-  return recordOf(file) === BROUGHT ? [own, [BROUGHT], ...near] : [own, ...near, [RECORD]];
+  if (record === BROUGHT) return [own, [BROUGHT], ...near];
+  return record === undefined ? [own, ...near] : [own, ...near, [record]];
 }
 
 /** Is the fault noticed? Asked of the nearest tests first. */
@@ -213,8 +239,8 @@ let next = Number(values.from) - 1;
 async function work(job) {
   const home = copyOf(job);
   try {
-    if (job === 0 && !(await jest(home, ['core/src/units', 'core/src/curve/gauss.test.ts']))) {
-      console.error('Without a fault the tests of units do not pass in a copy of core: nothing can be told.');
+    if (job === 0 && !(await jest(home, ['core/src/units', 'app/src/store/today.test.ts', 'server/src']))) {
+      console.error('Without a fault the tests do not pass in a copy of the project: nothing can be told.');
       process.exit(1);
     }
     while (next < chosen.length) {
@@ -232,7 +258,9 @@ await Promise.all(Array.from({ length: Number(values.jobs) }, (_, job) => work(j
 
 const byFolder = new Map();
 for (const { fault, isNoticed } of results) {
-  const name = relative(source, fault.file).split('/')[0];
+  const name = fault.file.startsWith(source)
+    ? join('core', relative(source, fault.file).split('/')[0])
+    : relative(root, dirname(fault.file));
   const [killed, count] = byFolder.get(name) ?? [0, 0];
   byFolder.set(name, [killed + (isNoticed ? 1 : 0), count + 1]);
 }

@@ -50,7 +50,7 @@ export function install() {
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
   if (existsSync(join(root, 'node_modules')) && stampOf('installed') === wanted) return;
-  say('Installing packages (once)');
+  say('Installing packages (once, about a minute)');
   mustRun('npm', ['ci', '--no-audit', '--no-fund'], 'Installing packages');
   setStamp('installed', wanted);
 }
@@ -103,30 +103,36 @@ function stampFor(folders) {
   return hash.digest('hex');
 }
 
-/** Builds the app and the server when a source is newer than the last build. */
-export function build({ always = false } = {}) {
-  const wanted = stampFor(['core', 'app', 'server']);
+/** What builds the app and the server, as jobs of together.mjs: none when no source is newer than the last build. */
+export function buildSteps({ always = false } = {}) {
   const there = existsSync(join(root, 'app/dist/index.html')) && existsSync(join(root, 'server/dist/main.mjs'));
-  if (!always && there && stampOf('built') === wanted) return;
-  say('Building');
-  mustRun(
-    process.execPath,
-    ['node_modules/vite/bin/vite.js', 'build', 'app', '--logLevel', 'warn'],
-    'Building the app',
-  );
-  mustRun(
-    process.execPath,
-    [
-      'node_modules/esbuild/bin/esbuild',
-      'server/src/main.ts',
-      '--bundle',
-      '--platform=node',
-      '--format=esm',
-      '--packages=external',
-      '--outfile=server/dist/main.mjs',
-      '--log-level=warning',
-    ],
-    'Building the server',
-  );
-  setStamp('built', wanted);
+  if (!always && there && stampOf('built') === sourcesNow()) return [];
+  return [
+    { script: ['node_modules/vite/bin/vite.js', 'build', 'app', '--logLevel', 'warn'], words: 'Building the app' },
+    {
+      script: [
+        'node_modules/esbuild/bin/esbuild',
+        'server/src/main.ts',
+        '--bundle',
+        '--platform=node',
+        '--format=esm',
+        '--packages=external',
+        '--outfile=server/dist/main.mjs',
+        '--log-level=warning',
+      ],
+      words: 'Building the server',
+    },
+  ];
+}
+const sourcesNow = () => stampFor(['core', 'app', 'server']);
+/** Says that what stands in the sources now is what was built. */
+export const noteBuilt = () => setStamp('built', sourcesNow());
+
+/** Builds the app and the server when a source is newer than the last build. */
+export function build(options) {
+  const steps = buildSteps(options);
+  if (steps.length === 0) return;
+  say('Building (half a minute)');
+  for (const { script, words } of steps) mustRun(process.execPath, script, words);
+  noteBuilt();
 }

@@ -5,7 +5,7 @@ import { together } from './together.mjs';
 export const PROJECTS = ['app', 'core/tsconfig.test.json', 'bench', 'e2e', 'core', 'cli', 'server'];
 
 export const TYPES = PROJECTS.map((project) => ({
-  script: ['node_modules/typescript/bin/tsc', '-p', project],
+  script: ['node_modules/typescript-native/bin/tsc', '-p', project],
   words: `The types of ${project}`,
 }));
 

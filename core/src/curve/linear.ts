@@ -26,12 +26,15 @@ export function solveInPlace(a: Float64Array, r: Float64Array, n: number): boole
       r[col] = r[pivot];
       r[pivot] = held;
     }
+    // Behind the last entry of the pivot's row nothing changes: a band costs its width and not the rest of the row.
+    let end = n;
+    while (a[col * n + end - 1] === 0) end -= 1;
     const inverse = 1 / a[col * n + col];
     for (let row = col + 1; row < n; row++) {
       const entry = a[row * n + col];
       if (entry === 0) continue;
       const multiplier = entry * inverse;
-      for (let k = col + 1; k < n; k++) a[row * n + k] -= multiplier * a[col * n + k];
+      for (let k = col + 1; k < end; k++) a[row * n + k] -= multiplier * a[col * n + k];
       r[row] -= multiplier * r[col];
     }
   }
