@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
+import { importersOf, isTest } from './imports.mjs';
 import { root } from './prepare.mjs';
 
 const lines = (command, args) => {
@@ -28,24 +29,20 @@ const isGround = (path) =>
 /** The unit tests that a change reaches through imports, or that read a file of it by name; undefined for all. */
 export function unitFilesFor(changed) {
   if (changed.some(isGround)) return undefined;
-  const code = changed.filter((path) => isCode(path) && existsSync(join(root, path)));
-  const reached =
-    code.length === 0
-      ? []
-      : lines(process.execPath, [
-          '--experimental-vm-modules',
-          '--no-warnings',
-          'node_modules/jest/bin/jest.js',
-          '--listTests',
-          '--findRelatedTests',
-          ...code,
-        ]);
+  const importers = importersOf();
+  const reached = new Set();
+  const reach = (file) => {
+    if (reached.has(file)) return;
+    reached.add(file);
+    (importers.get(file) ?? []).forEach(reach);
+  };
+  for (const path of changed.filter((name) => isCode(name) && existsSync(join(root, name)))) reach(join(root, path));
   const read = changed.filter((path) => !isCode(path)).map((path) => basename(path));
   const readers = lines('git', ['ls-files', '*.test.ts', '*.test.tsx']).filter((path) => {
     const text = existsSync(join(root, path)) ? readFileSync(join(root, path), 'utf8') : '';
     return read.some((name) => text.includes(name));
   });
-  return [...new Set([...reached, ...readers.map((path) => join(root, path))])];
+  return [...new Set([...[...reached].filter(isTest), ...readers.map((path) => join(root, path))])];
 }
 
 /**

@@ -4,21 +4,12 @@
 // A script of ours and not a mutation framework: those take every place of a file, and this asks for a seeded sample of some
 // hundred over the four, so that the same faults can be put in again after the tests were mended.
 import { spawn } from 'node:child_process';
-import {
-  cpSync,
-  mkdirSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  rmSync,
-  statSync,
-  symlinkSync,
-  writeFileSync,
-} from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
 import ts from 'typescript';
+import { filesIn, importersOf, isTest } from './imports.mjs';
 import { root } from './prepare.mjs';
 import { seeded } from './seeded.mjs';
 
@@ -108,10 +99,6 @@ function faultsIn(file) {
   return faults;
 }
 
-const filesIn = (folder) =>
-  statSync(join(root, folder)).isFile()
-    ? [join(root, folder)]
-    : readdirSync(join(root, folder), { recursive: true }).map((name) => join(root, folder, String(name)));
 const sources = folders
   .flatMap(filesIn)
   .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.includes(`${join('src', 'testing')}`))
@@ -170,23 +157,7 @@ function jest(home, args) {
   });
 }
 
-const everyFile = ['core/src', 'app/src', 'cli/src', 'server/src']
-  .flatMap(filesIn)
-  .filter((file) => /\.tsx?$/.test(file));
-const doors = JSON.parse(readFileSync(join(root, 'core/package.json'), 'utf8')).exports;
-/** The file that an import names; undefined for a package. */
-function imported(file, name) {
-  if (name.startsWith('.')) return join(dirname(file), name);
-  const door = /^@june-tide\/core(\/.*)$/.exec(name);
-  return door ? join(root, 'core', doors[`.${door[1]}`]) : undefined;
-}
-/** Which files import a file. */
-const importers = new Map(everyFile.map((file) => [file, []]));
-for (const file of everyFile) {
-  for (const [, name] of readFileSync(file, 'utf8').matchAll(/(?:from|import) ?\(?'([^']+)'/g)) {
-    importers.get(imported(file, name))?.push(file);
-  }
-}
+const importers = importersOf();
 
 /** How many imports away a test may be to be asked; a fault that only a farther test would notice counts as missed. */
 const NEAR = 3;
@@ -206,7 +177,7 @@ function testsNear(file) {
   let edge = [file];
   for (let step = 1; step <= NEAR; step++) {
     edge = edge.flatMap((at) => importers.get(at) ?? []).filter((at) => !seen.has(at) && seen.add(at));
-    rings.push(edge.filter((at) => /\.test\.tsx?$/.test(at)));
+    rings.push(edge.filter(isTest));
   }
   const beside = `${file.slice(0, -3)}.test.ts`;
   const near = rings.map((ring) => ring.filter((at) => at !== beside && at !== RECORD && at !== BROUGHT));
