@@ -51,7 +51,7 @@ export function install() {
     .digest('hex');
   if (existsSync(join(root, 'node_modules')) && stampOf('installed') === wanted) return;
   say('Installing packages (once, about a minute)');
-  mustRun('npm', ['ci', '--no-audit', '--no-fund'], 'Installing packages');
+  mustRun('npm', ['ci', '--prefer-offline', '--no-audit', '--no-fund'], 'Installing packages');
   setStamp('installed', wanted);
 }
 
