@@ -38,20 +38,23 @@ export const mergedHere = (base: BoardRecord, ours: BoardRecord, theirs: BoardRe
  * @returns what was written, and the record it was made from.
  * @throws Error when what lies there was written by a newer app: it stays as it is.
  */
-export function writeRecord(
+export async function writeRecord(
   id: string,
   current: () => BoardRecord | undefined,
 ): Promise<{ ours: BoardRecord; written: BoardRecord } | undefined> {
-  return db.transaction('rw', db.boards, async () => {
+  const done = await db.transaction('rw', db.boards, async () => {
     const row: unknown = await db.boards.get(id);
     const ours = current();
     if (!ours) return undefined;
-    const base = lies.get(id);
-    const written = row === undefined ? ours : withTheirs(row, base, ours);
+    const written = row === undefined ? ours : withTheirs(row, lies.get(id), ours);
     await db.boards.put(stored(written));
-    lies.set(id, written);
     return { ours, written };
   });
+  // Only now: a put that succeeds is undone where its transaction is not committed, as on a full disk. Another window may have written
+  // after it and said so meanwhile.
+  const noted = lies.get(id);
+  if (done && !(noted && noted.updatedAt > done.written.updatedAt)) lies.set(id, done.written);
+  return done;
 }
 
 function withTheirs(row: unknown, base: BoardRecord | undefined, ours: BoardRecord): BoardRecord {
