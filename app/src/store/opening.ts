@@ -14,7 +14,7 @@ import { takeRecord, takeRecordGone } from './records.ts';
 import { takeLeft } from './left.ts';
 import { atLeisure } from './leisure.ts';
 import { noteRidersOnDisk, takeRiderGone, takeRiderOf } from './riders.ts';
-import { takeSettings } from './settings.ts';
+import { takeSettings, takeSettingsOf } from './settings.ts';
 import { reasonOf } from './saveQueue.ts';
 import { type SpoiltRow, useShed } from './shedState.ts';
 import { takeShelf } from './shelf.ts';
@@ -170,7 +170,7 @@ function take(message: TabMessage): void {
     case 'shelf':
       return takeShelf(message);
     case 'settings':
-      return takeSettings(message.stored);
+      return void takeSettingsOf().catch(() => undefined);
     case 'everything':
       return void loadShed();
   }

@@ -46,6 +46,11 @@ export class SaveQueue {
     return this.running || this.waiting.size > 0;
   }
 
+  /** Is something being written, and not waiting to be tried again? */
+  get writes(): boolean {
+    return this.running;
+  }
+
   /** What is not on disk yet, by its key. */
   get unsaved(): string[] {
     return [...new Set([...(this.writing === undefined ? [] : [this.writing]), ...this.waiting.keys()])];

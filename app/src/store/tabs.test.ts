@@ -1,7 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import 'fake-indexeddb/auto';
 import type * as Db from './db.ts';
-import { onDisk } from '../testing/onDisk.ts';
+import { eventually, onDisk } from '../testing/onDisk.ts';
 import type * as Shed from './shed.ts';
 import type * as State from './shedState.ts';
 import { type Blank, usualShelf } from '@june-tide/core/make';
@@ -60,19 +60,21 @@ describe('what one tab does', () => {
     expect(said.at(-1)).toEqual({ kind: 'boardGone', id });
   });
 
-  it('is heard: a rider taken off, a blank added and one taken off, a board put in the bin, stages', () => {
+  it('is heard: a rider taken off, a blank added and one taken off, a board put in the bin, stages', async () => {
     const extra: Blank = { ...usualShelf()[0], id: 'theirs' };
     hear({ kind: 'riderGone', id: 'maren' });
     hear({ kind: 'shelf', put: [extra], gone: ['shelf-6-0-pu'] });
     const [record] = Object.values(state().records);
     hear({ kind: 'board', record: { ...record, binnedAt: '2026-11-25T10:00:00.000Z', updatedAt: LATER } });
-    hear({ kind: 'settings', stored: { ...state().settings, workshop: { ...state().settings.workshop, people: 7 } } });
+    const { settings } = state();
+    await db.settings.put({ ...settings, workshop: { ...settings.workshop, people: 7 } });
+    hear({ kind: 'settings' });
     expect(state().riders.maren).toBeUndefined();
     expect(state().shelf.map(({ id }) => id)).toContain('theirs');
     expect(state().shelf.map(({ id }) => id)).not.toContain('shelf-6-0-pu');
     expect(state().records[record.id]).toBeUndefined();
     expect(state().bin[record.id]).toBeDefined();
-    expect(state().settings.workshop.people).toBe(7);
+    await eventually(() => expect(state().settings.workshop.people).toBe(7));
   });
 
   it('is passed over when it cannot be read', () => {

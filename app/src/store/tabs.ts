@@ -10,7 +10,7 @@ const messageSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('rider'), rider: riderSchema }),
   z.object({ kind: z.literal('riderGone'), id: z.string() }),
   z.object({ kind: z.literal('shelf'), put: shelfSchema, gone: z.array(blankSchema.shape.id) }),
-  z.object({ kind: z.literal('settings'), stored: z.unknown() }),
+  z.object({ kind: z.literal('settings') }),
   z.object({ kind: z.literal('everything') }),
 ]);
 export type TabMessage = z.infer<typeof messageSchema>;

@@ -4,7 +4,7 @@ import 'fake-indexeddb/auto';
 import type * as Db from './db.ts';
 import type * as Shed from './shed.ts';
 import type * as State from './shedState.ts';
-import { onDisk } from '../testing/onDisk.ts';
+import { eventually, onDisk } from '../testing/onDisk.ts';
 import { modelNamed } from '@june-tide/core/models';
 import { ELSEWHERE } from '@june-tide/core/record';
 
@@ -160,5 +160,48 @@ describe('two windows on one board at once', () => {
     letGo();
     await settle();
     for (const w of [a, b]) expect([card(w).age, card(w).height_mm]).toEqual([41, 1791]);
+  });
+});
+
+describe('settings in two windows', () => {
+  const pricesIn = (w: Window) => w.shed.useShed.getState().settings.workshop.prices;
+  const price = (w: Window, key: 'blank' | 'finBox' | 'plug' | 'sundries' | 'hour', to: number) =>
+    w.shed.changeWorkshop({ prices: { ...pricesIn(w), [key]: to } });
+
+  it('keep every price that either changed, heard at once or late, the same in both and on disk', async () => {
+    const random = seeded(12);
+    const pause = () => new Promise((done) => setTimeout(done, Math.floor(4 * random())));
+    for (let round = 0; round < 12; round++) {
+      if (round % 2 === 0) held = [];
+      const set = { blank: 100 + round, finBox: 10 + round, plug: 5 + round, sundries: 30 + round };
+      price(a, 'blank', set.blank);
+      if (random() < 0.5) await pause();
+      price(b, 'finBox', set.finBox);
+      price(b, 'plug', set.plug);
+      if (random() < 0.5) await pause();
+      price(a, 'sundries', set.sundries);
+      await settle();
+      letGo();
+      await settle();
+      const row = await a.db.settings.get('shop');
+      await eventually(() => {
+        for (const prices of [pricesIn(a), pricesIn(b), row!.workshop.prices])
+          expect([round, prices]).toEqual([round, expect.objectContaining(set)]);
+      });
+    }
+  });
+
+  it('that both changed the same have it as it was written last, in both and on disk', async () => {
+    held = [];
+    price(a, 'hour', 41);
+    await settle();
+    price(b, 'hour', 47);
+    await settle();
+    letGo();
+    await settle();
+    const row = await a.db.settings.get('shop');
+    await eventually(() =>
+      expect([pricesIn(a).hour, pricesIn(b).hour, row!.workshop.prices.hour]).toEqual([47, 47, 47]),
+    );
   });
 });
