@@ -7,7 +7,7 @@ const inches = (text: string) =>
     .map((part) => part.split('/').map(Number))
     .reduce((sum, [over, under = 1]) => sum + over / under, 0);
 
-test('a wing slides along the rail and is pulled deeper, its numbers following', { tag: '@pass' }, async ({ page }) => {
+test('a wing slides along the rail and is pulled deeper, its numbers following', async ({ page }) => {
   await startBoard(page, 'Slack Water');
   await page.getByRole('button', { name: 'Add a wing' }).click();
   const wing = page.getByRole('slider', { name: 'Wing 1 on the rail' });

@@ -240,7 +240,7 @@ test('the rack: sort, filter, copy, rename, put away, take off, and back again',
   await expect.poll(skerries).toEqual(['Skerry 5']);
 });
 
-test('drawings and solids leave in every format and open elsewhere', { tag: '@pass' }, async ({ page }) => {
+test('drawings and solids leave in every format and open elsewhere', async ({ page }) => {
   await startBoard(page, 'Peat Fire');
   await step(page, 'Make');
   await makePage(page, 'Lines, solids');

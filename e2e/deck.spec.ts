@@ -27,40 +27,36 @@ test('a beak adds the litres it says, keeps its tip, and goes again', async ({ p
   await expect.poll(() => litres(page)).toBe(before);
 });
 
-test(
-  'crown by station, a flat deck, a domed one: the section and the ticket follow',
-  { tag: '@pass' },
-  async ({ page }) => {
-    await startBoard(page, 'Slack Water');
-    await step(page, 'Deck');
-    await type(page, 'Crown, Centre', '1/2');
-    await expect(page.getByTestId('crown-says')).toContainText('1⁄2');
-    await page.getByRole('button', { name: 'Flatter' }).click();
-    await expect(page.getByRole('button', { name: 'Undo: flatter deck' })).toBeVisible();
-    await work(page, /^flat deck/);
-    // Keys on the plank make it wider, as a pull does.
-    const level = page.getByRole('spinbutton', { name: 'flat deck, level' });
-    const share = Number(await level.inputValue());
-    await page.getByRole('slider', { name: 'Middle of the flat deck, on the plank' }).focus();
-    await page.keyboard.press('ArrowUp');
-    await expect(level).toHaveValue(String(share + 5));
-    await work(page, /^domed deck/);
-    await expect(page.getByTestId('litres-flat')).toContainText('+');
-    await expect(page.getByTestId('litres-dome')).toContainText('\u2212');
-    await expect(page.getByRole('link', { name: /Deck/ })).toContainText('flat deck, domed deck');
-    // One of them has its numbers open; the other a click away.
-    await expect(level).toHaveCount(0);
-    await page.getByRole('button', { name: /^flat deck/ }).click();
-    await expect(level).toHaveValue(String(share + 5));
-    await page.getByRole('button', { name: /^domed deck/ }).click();
-    await page.getByRole('button', { name: 'Work into the deck' }).click();
-    await expect(page.getByRole('menuitem', { name: /^flat deck/ })).toBeDisabled();
-    await page.keyboard.press('Escape');
-    // More than an inch there is not: it is refused in words, and the number stays.
-    await type(page, 'domed deck, falls more by', '4');
-    await expect(page.getByRole('group', { name: 'domed deck' }).getByRole('alert')).toContainText('limit');
-  },
-);
+test('crown by station, a flat deck, a domed one: the section and the ticket follow', async ({ page }) => {
+  await startBoard(page, 'Slack Water');
+  await step(page, 'Deck');
+  await type(page, 'Crown, Centre', '1/2');
+  await expect(page.getByTestId('crown-says')).toContainText('1⁄2');
+  await page.getByRole('button', { name: 'Flatter' }).click();
+  await expect(page.getByRole('button', { name: 'Undo: flatter deck' })).toBeVisible();
+  await work(page, /^flat deck/);
+  // Keys on the plank make it wider, as a pull does.
+  const level = page.getByRole('spinbutton', { name: 'flat deck, level' });
+  const share = Number(await level.inputValue());
+  await page.getByRole('slider', { name: 'Middle of the flat deck, on the plank' }).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(level).toHaveValue(String(share + 5));
+  await work(page, /^domed deck/);
+  await expect(page.getByTestId('litres-flat')).toContainText('+');
+  await expect(page.getByTestId('litres-dome')).toContainText('\u2212');
+  await expect(page.getByRole('link', { name: /Deck/ })).toContainText('flat deck, domed deck');
+  // One of them has its numbers open; the other a click away.
+  await expect(level).toHaveCount(0);
+  await page.getByRole('button', { name: /^flat deck/ }).click();
+  await expect(level).toHaveValue(String(share + 5));
+  await page.getByRole('button', { name: /^domed deck/ }).click();
+  await page.getByRole('button', { name: 'Work into the deck' }).click();
+  await expect(page.getByRole('menuitem', { name: /^flat deck/ })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  // More than an inch there is not: it is refused in words, and the number stays.
+  await type(page, 'domed deck, falls more by', '4');
+  await expect(page.getByRole('group', { name: 'domed deck' }).getByRole('alert')).toContainText('limit');
+});
 
 test('an S-deck and a step rail are drawn on the plan, take the litres they say and follow their numbers', async ({
   page,

@@ -3,50 +3,48 @@ import dayjs from 'dayjs';
 import { TEST_DAY } from '../testing/clock.mjs';
 import { choose, expect, pickEnd, saved, startBoard, step, test, type } from './shed.ts';
 
-test(
-  'a board taken off the rack lies in the bin with its rides until it is put back or thrown away',
-  { tag: '@pass' },
-  async ({ page }) => {
-    await page.goto('/bay/skarn-gannet-2/ride');
-    await page.getByLabel('How it went').fill('held through the flats');
-    await page.getByRole('button', { name: 'Note the ride' }).click();
-    await saved(page);
-    await page.goto('/');
-    await page.getByRole('button', { name: 'More for Gannet 2' }).click();
-    await page.getByRole('menuitem', { name: 'Take off the rack' }).click();
-    await expect(page.getByRole('link', { name: /^Open Gannet 2/ })).toHaveCount(0);
-    await saved(page);
-    // Long after the eight seconds of the notice.
-    await page.reload();
-    await page.goto('/bay/skarn-gannet-2/ride');
-    await expect(page.getByText('This board is in the bin')).toBeVisible();
-    await page.goto('/');
-    await choose(page, 'Which boards', 'The bin, 1');
-    await expect(page.getByRole('heading', { name: 'The bin' })).toBeVisible();
-    await page.getByRole('button', { name: 'More for Gannet 2' }).click();
-    await page.getByRole('menuitem', { name: 'Put back on the rack' }).click();
-    await expect(page.getByText('The bin is empty', { exact: false })).toBeVisible();
-    await page.goto('/bay/skarn-gannet-2/ride');
-    await expect(page.getByText('held through the flats').first()).toBeVisible();
-    // Thrown away for good, only after being asked.
-    await page.goto('/');
-    await page.getByRole('button', { name: 'More for Gannet 2' }).click();
-    await page.getByRole('menuitem', { name: 'Take off the rack' }).click();
-    await choose(page, 'Which boards', 'The bin, 1');
-    await page.getByRole('button', { name: 'More for Gannet 2' }).click();
-    await page.getByRole('menuitem', { name: 'Throw away for good' }).click();
-    const asked = page.getByRole('dialog', { name: 'Throw Gannet 2 away?' });
-    await expect(asked).toContainText('1 noted ride');
-    await asked.getByRole('button', { name: 'Keep it in the bin' }).click();
-    await page.getByRole('button', { name: 'More for Gannet 2' }).click();
-    await page.getByRole('menuitem', { name: 'Throw away for good' }).click();
-    await asked.getByRole('button', { name: 'Throw it away' }).click();
-    await saved(page);
-    await page.reload();
-    await page.goto('/bay/skarn-gannet-2/ride');
-    await expect(page.getByText('This board is not on the rack')).toBeVisible();
-  },
-);
+test('a board taken off the rack lies in the bin with its rides until it is put back or thrown away', async ({
+  page,
+}) => {
+  await page.goto('/bay/skarn-gannet-2/ride');
+  await page.getByLabel('How it went').fill('held through the flats');
+  await page.getByRole('button', { name: 'Note the ride' }).click();
+  await saved(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Gannet 2' }).click();
+  await page.getByRole('menuitem', { name: 'Take off the rack' }).click();
+  await expect(page.getByRole('link', { name: /^Open Gannet 2/ })).toHaveCount(0);
+  await saved(page);
+  // Long after the eight seconds of the notice.
+  await page.reload();
+  await page.goto('/bay/skarn-gannet-2/ride');
+  await expect(page.getByText('This board is in the bin')).toBeVisible();
+  await page.goto('/');
+  await choose(page, 'Which boards', 'The bin, 1');
+  await expect(page.getByRole('heading', { name: 'The bin' })).toBeVisible();
+  await page.getByRole('button', { name: 'More for Gannet 2' }).click();
+  await page.getByRole('menuitem', { name: 'Put back on the rack' }).click();
+  await expect(page.getByText('The bin is empty', { exact: false })).toBeVisible();
+  await page.goto('/bay/skarn-gannet-2/ride');
+  await expect(page.getByText('held through the flats').first()).toBeVisible();
+  // Thrown away for good, only after being asked.
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Gannet 2' }).click();
+  await page.getByRole('menuitem', { name: 'Take off the rack' }).click();
+  await choose(page, 'Which boards', 'The bin, 1');
+  await page.getByRole('button', { name: 'More for Gannet 2' }).click();
+  await page.getByRole('menuitem', { name: 'Throw away for good' }).click();
+  const asked = page.getByRole('dialog', { name: 'Throw Gannet 2 away?' });
+  await expect(asked).toContainText('1 noted ride');
+  await asked.getByRole('button', { name: 'Keep it in the bin' }).click();
+  await page.getByRole('button', { name: 'More for Gannet 2' }).click();
+  await page.getByRole('menuitem', { name: 'Throw away for good' }).click();
+  await asked.getByRole('button', { name: 'Throw it away' }).click();
+  await saved(page);
+  await page.reload();
+  await page.goto('/bay/skarn-gannet-2/ride');
+  await expect(page.getByText('This board is not on the rack')).toBeVisible();
+});
 
 test('two boards never bear one name and number', async ({ page }) => {
   await startBoard(page, 'Kettle');

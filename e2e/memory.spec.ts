@@ -260,43 +260,41 @@ test('a rider’s page says which change helped and which board goes in which wa
   ).toBeVisible();
 });
 
-test(
-  'an order makes a version and has the shop’s number; name, address and picture stand on rack and ticket',
-  { tag: '@pass' },
-  async ({ page }) => {
-    await page.goto('/settings');
-    await page.getByLabel('Name of the shop').fill('The Slipway Shed');
-    await page.getByLabel('Address of the shop').fill('Boat stair 3, Skarn Point');
-    await page.getByLabel('Address of the shop').blur();
-    const png = await page.evaluate(() => {
-      const canvas = document.createElement('canvas');
-      [canvas.width, canvas.height] = [900, 300];
-      canvas.getContext('2d')!.fillRect(100, 100, 700, 100);
-      return canvas.toDataURL('image/png').split(',')[1];
-    });
-    await page
-      .getByLabel('Picture of the shop')
-      .setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
-    await expect(page.getByRole('img', { name: 'The shop’s picture' })).toBeVisible();
-    await page.getByRole('link', { name: 'Rack', exact: true }).click();
-    await expect(page.getByRole('heading', { name: 'The rack at The Slipway Shed' })).toBeVisible();
+test('an order makes a version and has the shop’s number; name, address and picture stand on rack and ticket', async ({
+  page,
+}) => {
+  await page.goto('/settings');
+  await page.getByLabel('Name of the shop').fill('The Slipway Shed');
+  await page.getByLabel('Address of the shop').fill('Boat stair 3, Skarn Point');
+  await page.getByLabel('Address of the shop').blur();
+  const png = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [900, 300];
+    canvas.getContext('2d')!.fillRect(100, 100, 700, 100);
+    return canvas.toDataURL('image/png').split(',')[1];
+  });
+  await page
+    .getByLabel('Picture of the shop')
+    .setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  await expect(page.getByRole('img', { name: 'The shop’s picture' })).toBeVisible();
+  await page.getByRole('link', { name: 'Rack', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'The rack at The Slipway Shed' })).toBeVisible();
 
-    await startBoard(page, 'Kettle');
-    await step(page, 'Make');
-    await makePart(page, 'Order');
-    await page.getByRole('button', { name: 'Put it on the line' }).click();
-    await expect(page.getByTestId('makers-no')).toHaveText('The shop’s no. 1');
-    await step(page, 'Ride');
-    const ride = page.getByRole('region', { name: 'Ride', exact: true });
-    await expect(ride.locator('[data-version="1"]')).toContainText('it was ordered as this');
-    await step(page, 'Make');
-    await makePart(page, 'Paper and files');
-    await makePage(page, 'Ticket and sheets');
-    const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
-    expect(ticket.bytes.subarray(0, 5).toString()).toBe('%PDF-');
-    expect(ticket.bytes.includes('/Subtype /Image')).toBe(true);
-  },
-);
+  await startBoard(page, 'Kettle');
+  await step(page, 'Make');
+  await makePart(page, 'Order');
+  await page.getByRole('button', { name: 'Put it on the line' }).click();
+  await expect(page.getByTestId('makers-no')).toHaveText('The shop’s no. 1');
+  await step(page, 'Ride');
+  const ride = page.getByRole('region', { name: 'Ride', exact: true });
+  await expect(ride.locator('[data-version="1"]')).toContainText('it was ordered as this');
+  await step(page, 'Make');
+  await makePart(page, 'Paper and files');
+  await makePage(page, 'Ticket and sheets');
+  const ticket = await taken(page, () => page.getByRole('button', { name: 'Ticket, one page (PDF)' }).click());
+  expect(ticket.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(ticket.bytes.includes('/Subtype /Image')).toBe(true);
+});
 
 test('a size and a copy for another rider stand in the tree, and a board file has nothing of any rider', async ({
   page,

@@ -254,40 +254,38 @@ test('feet, pad, plug, fins, deepest concave and flat point are seen on the plan
   await expect(drawn).toHaveCount(0);
 });
 
-test(
-  'the palette does everything by typing, and the words of the trade are said where they are pointed at',
-  { tag: '@pass' },
-  async ({ page }) => {
-    await startBoard(page, 'Slack Water');
-    await page.keyboard.press('Control+k');
-    await page.getByPlaceholder('Do something, or open a board').fill('rails');
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
-    // Steps and parts of making say their own word too.
-    await expect(
-      page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: /\bRocker\b/ }),
-    ).toHaveAccessibleDescription(/^The curve of the bottom from the side/);
-    await page.locator('[data-term="tuck"]').hover();
-    await expect(page.getByRole('tooltip')).toContainText('How far the bottom edge sits inside the apex');
-    await page.keyboard.press('Control+k');
-    await page.getByPlaceholder('Do something, or open a board').fill('gannet');
-    await page.getByRole('option', { name: /Gannet 2/ }).click();
-    await expect(page.getByRole('heading', { name: /Gannet 2/ })).toBeVisible();
-    await page.keyboard.press('g');
-    await page.getByLabel('Look up a word').fill('apex');
-    await expect(page.getByRole('dialog')).toContainText('60/40 has sixty parts');
-    await page.getByLabel('Look up a word').fill('zzz');
-    await expect(page.getByRole('dialog')).toContainText('No word like that');
-    await page.keyboard.press('Escape');
-    // So are those of the shelf, the settings and a rider's card.
-    for (const [path, word, says] of [
-      ['/shelf?part=figures', 'potLife', 'How long resin can be worked'],
-      ['/settings', 'school', 'One of several ways good shapers do it'],
-      ['/riders/maren', 'quiver', 'The boards one rider has'],
-    ] as const) {
-      await visit(page, path);
-      await page.locator(`[data-term="${word}"]`).first().hover();
-      await expect(page.getByRole('tooltip').filter({ hasText: says })).toBeVisible();
-    }
-  },
-);
+test('the palette does everything by typing, and the words of the trade are said where they are pointed at', async ({
+  page,
+}) => {
+  await startBoard(page, 'Slack Water');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Do something, or open a board').fill('rails');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Rails', exact: true })).toBeVisible();
+  // Steps and parts of making say their own word too.
+  await expect(
+    page.getByRole('navigation', { name: 'Order of the work' }).getByRole('link', { name: /\bRocker\b/ }),
+  ).toHaveAccessibleDescription(/^The curve of the bottom from the side/);
+  await page.locator('[data-term="tuck"]').hover();
+  await expect(page.getByRole('tooltip')).toContainText('How far the bottom edge sits inside the apex');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Do something, or open a board').fill('gannet');
+  await page.getByRole('option', { name: /Gannet 2/ }).click();
+  await expect(page.getByRole('heading', { name: /Gannet 2/ })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.getByLabel('Look up a word').fill('apex');
+  await expect(page.getByRole('dialog')).toContainText('60/40 has sixty parts');
+  await page.getByLabel('Look up a word').fill('zzz');
+  await expect(page.getByRole('dialog')).toContainText('No word like that');
+  await page.keyboard.press('Escape');
+  // So are those of the shelf, the settings and a rider's card.
+  for (const [path, word, says] of [
+    ['/shelf?part=figures', 'potLife', 'How long resin can be worked'],
+    ['/settings', 'school', 'One of several ways good shapers do it'],
+    ['/riders/maren', 'quiver', 'The boards one rider has'],
+  ] as const) {
+    await visit(page, path);
+    await page.locator(`[data-term="${word}"]`).first().hover();
+    await expect(page.getByRole('tooltip').filter({ hasText: says })).toBeVisible();
+  }
+});

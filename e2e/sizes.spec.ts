@@ -1,47 +1,45 @@
 // One model through a run of sizes.
 import { choose, expect, saved, taken, test, type } from './shed.ts';
 
-test(
-  'a model stands in its sizes, the run is changed, one is put on the rack, the chart goes out as CSV',
-  { tag: '@pass' },
-  async ({ page }) => {
-    await page.goto('/');
-    await page.getByRole('button', { name: 'More for Slack Water 104' }).click();
-    await page.getByRole('menuitem', { name: 'Its sizes' }).click();
-    await expect(page.getByRole('heading', { name: 'Sizes of Slack Water 104' })).toBeVisible();
-    const chart = page.getByRole('table', { name: 'Size chart' });
-    await expect(chart.getByRole('row')).toHaveCount(8);
-    await expect(chart.getByRole('row', { name: /Slack Water itself/ })).toContainText('29.6 L');
-    // Each says what the chart has no column for.
-    await expect(page.getByTestId('size-changes').last()).toContainText(/lifts 5 11\/16 .*front fins 11 11\/16/);
-    await expect(page.getByRole('img', { name: '7 sizes at one scale' })).toBeVisible();
+test('a model stands in its sizes, the run is changed, one is put on the rack, the chart goes out as CSV', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Slack Water 104' }).click();
+  await page.getByRole('menuitem', { name: 'Its sizes' }).click();
+  await expect(page.getByRole('heading', { name: 'Sizes of Slack Water 104' })).toBeVisible();
+  const chart = page.getByRole('table', { name: 'Size chart' });
+  await expect(chart.getByRole('row')).toHaveCount(8);
+  await expect(chart.getByRole('row', { name: /Slack Water itself/ })).toContainText('29.6 L');
+  // Each says what the chart has no column for.
+  await expect(page.getByTestId('size-changes').last()).toContainText(/lifts 5 11\/16 .*front fins 11 11\/16/);
+  await expect(page.getByRole('img', { name: '7 sizes at one scale' })).toBeVisible();
 
-    await type(page, 'Longest', "6'10");
-    await expect(chart.getByRole('row')).toHaveCount(9);
-    await type(page, 'Wider by', '1/4');
-    // Five steps of a quarter over 19 1/4.
-    await expect(chart.getByRole('row').last()).toContainText('20 1/2');
-    await type(page, 'A step is', '1/2');
-    await expect(page.getByRole('alert')).toContainText('more than 16 sizes');
-    await page.keyboard.press('Escape');
-    const litres = (row: string) => Number(/([\d.]+) L/.exec(row)![1]);
-    const rows = await chart.getByRole('row').allInnerTexts();
-    const all = rows.slice(1).map(litres);
-    expect(all).toEqual([...all].sort((a, b) => a - b));
+  await type(page, 'Longest', "6'10");
+  await expect(chart.getByRole('row')).toHaveCount(9);
+  await type(page, 'Wider by', '1/4');
+  // Five steps of a quarter over 19 1/4.
+  await expect(chart.getByRole('row').last()).toContainText('20 1/2');
+  await type(page, 'A step is', '1/2');
+  await expect(page.getByRole('alert')).toContainText('more than 16 sizes');
+  await page.keyboard.press('Escape');
+  const litres = (row: string) => Number(/([\d.]+) L/.exec(row)![1]);
+  const rows = await chart.getByRole('row').allInnerTexts();
+  const all = rows.slice(1).map(litres);
+  expect(all).toEqual([...all].sort((a, b) => a - b));
 
-    const csv = await taken(page, () => page.getByRole('button', { name: 'Chart as CSV' }).click());
-    expect(csv.name).toBe('slack-water-sizes.csv');
-    expect(csv.bytes.toString('utf8').trim().split('\r\n')).toHaveLength(9);
-    await chart.getByRole('row').last().getByRole('button', { name: 'Put it on the rack' }).click();
-    await saved(page);
-    await page.reload();
-    // The run is kept with the model.
-    await expect(chart.getByRole('row')).toHaveCount(9);
-    await page.goto('/');
-    await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('Slack Water 119');
-    await expect(page.getByRole('link', { name: /^Open Slack Water 119, unsold/ })).toBeVisible();
-  },
-);
+  const csv = await taken(page, () => page.getByRole('button', { name: 'Chart as CSV' }).click());
+  expect(csv.name).toBe('slack-water-sizes.csv');
+  expect(csv.bytes.toString('utf8').trim().split('\r\n')).toHaveLength(9);
+  await chart.getByRole('row').last().getByRole('button', { name: 'Put it on the rack' }).click();
+  await saved(page);
+  await page.reload();
+  // The run is kept with the model.
+  await expect(chart.getByRole('row')).toHaveCount(9);
+  await page.goto('/');
+  await page.getByLabel('Ask the shed: a board, a rider, a size, how it went').fill('Slack Water 119');
+  await expect(page.getByRole('link', { name: /^Open Slack Water 119, unsold/ })).toBeVisible();
+});
 
 test('a measured board begins as its station table, and a table that is none is refused', async ({ page }) => {
   await page.goto('/bay/skarn-slack-118/make?part=paper&page=lines');

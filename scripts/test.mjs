@@ -7,7 +7,7 @@ import { parseArgs } from 'node:util';
 import { fileLine, slowest } from '../testing/report/lines.mjs';
 import { changedSince, interfaceFor, unitFilesFor } from './changed.mjs';
 import { installChromium } from './chromium.mjs';
-import { buildSteps, checkNode, install, noteBuilt, root, run, say } from './prepare.mjs';
+import { buildSteps, checkNode, install, noteBuilt, root, run, say as stage } from './prepare.mjs';
 import { together } from './together.mjs';
 import { TYPES } from './typecheck.mjs';
 
@@ -17,6 +17,8 @@ const { values, positionals } = parseArgs({
 });
 const isWhole = values.whole ?? (process.env.CI === 'true' && !values.changed);
 const began = Date.now();
+const secondsSince = (then) => Math.round((Date.now() - then) / 1000);
+const say = (words) => stage(`${words}; ${secondsSince(began)} s so far`);
 checkNode();
 install();
 installChromium();
@@ -41,7 +43,6 @@ function end(words) {
   console.log(`tests: ${ran.passed} passed, ${ran.failed} failed`);
   process.exit(isGood ? 0 : 1);
 }
-const secondsSince = (then) => Math.round((Date.now() - then) / 1000);
 
 say(`Types, lint, format, structure, and the build (about a minute)`);
 const steps = buildSteps();
