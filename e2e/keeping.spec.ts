@@ -1,6 +1,6 @@
 // What is kept safe: back-ups out and in, what cannot be read, two windows on one board, a browser with no server.
 import { readFileSync } from 'node:fs';
-import { readBackup } from '@june-tide/core/files/packages';
+import { backupZip, readBackup } from '@june-tide/core/files/packages';
 import type { Page } from '@playwright/test';
 import { choose, expect, makePage, makePart, saved, step, taken, test, type } from './shed.ts';
 
@@ -34,7 +34,10 @@ test(
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Back up now' }).click();
     const zip = readFileSync(await (await download).path());
-    await expect(page.getByTestId('last-backup')).toHaveText('The last was made today.');
+    await expect(page.getByTestId('last-backup')).toHaveText('The last was made today, among your downloads.');
+    await expect(page.getByRole('status').filter({ hasText: 'on its way to your downloads' })).toContainText(
+      /^june-tide-2026-11-25-\d{6}\.zip, .*: \d+ boards, \d+ riders, \d+ pictures?\./,
+    );
     const read = readBackup(zip);
     expect(read.ok && read.rows.boards.length).toBeGreaterThan(10);
     // The board goes on, another is taken off, and the back-up is opened.
@@ -57,18 +60,83 @@ test(
     await expect(page.getByText('as it was in the back-up').first()).toBeVisible();
     await step(page, 'Outline');
     await expect(width(page)).toHaveValue('20');
-    // All of it as it was then; what is here is saved first.
+    // All of it as it was then; the shed of now is kept, and can be put back.
     await page.goto('/keeping');
     await picker.setInputFiles({ name: 'shed.zip', mimeType: 'application/zip', buffer: zip });
-    const before = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Replace everything with it' }).click();
-    await page.getByRole('button', { name: 'Save what is here, then replace it' }).click();
-    expect((await before).suggestedFilename()).toMatch(/^before-june-tide-.*\.zip$/);
+    await page.getByRole('button', { name: 'Replace it', exact: true }).click();
     await expect(page.getByText('Everything is as in shed.zip.', { exact: false })).toBeVisible();
     await page.goto('/bay/skarn-slack-118/outline');
-    await expect(width(page)).toHaveValue(/19.*3.*4|19¾|19 3\/4/);
+    await expect(width(page)).toHaveValue('19 3/4');
+    await page.goto('/keeping');
+    const before = page.getByRole('region', { name: 'Sheds of before' });
+    await expect(before).toContainText(/25 November, \d\d:\d\d, before shed\.zip took its place: \d+ boards/);
+    const kept = await taken(page, () => before.getByRole('button', { name: 'Save as a file' }).click());
+    expect(readBackup(kept.bytes).ok).toBe(true);
+    await before.getByRole('button', { name: 'Put it back' }).click();
+    await page.getByRole('tooltip').getByRole('button', { name: 'Put it back' }).click();
+    await expect(before).toContainText('It is back, as it was.');
+    await page.goto('/bay/skarn-slack-118/outline');
+    await expect(width(page)).toHaveValue('20');
+    await page.goto('/keeping');
+    await before.getByRole('button', { name: 'Let it go' }).click();
+    await page.getByRole('tooltip').getByRole('button', { name: 'Let it go' }).click();
+    await expect(before).toContainText('It is gone for good.');
+    await expect(before.getByRole('button', { name: 'Put it back' })).toHaveCount(0);
   },
 );
+
+test('a store that cannot be read makes no back-up and says so; what the window holds can be saved', async ({
+  page,
+}) => {
+  await page.goto('/keeping');
+  await saved(page);
+  await page.evaluate(() => {
+    const all = IDBObjectStore.prototype.getAll;
+    IDBObjectStore.prototype.getAll = function (...asked) {
+      if (this.name === 'boards') throw new DOMException('the disk is gone', 'UnknownError');
+      return all.apply(this, asked);
+    };
+  });
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByRole('alert')).toContainText('No back-up was made: the disk is gone.');
+  await expect(page.getByTestId('last-backup')).toHaveText('None was made in this browser yet.');
+  const window = await taken(page, () => page.getByRole('button', { name: 'Save what this window holds' }).click());
+  const read = readBackup(window.bytes);
+  expect(read.ok && read.rows.boards.length).toBeGreaterThan(10);
+  await expect(page.getByRole('status').filter({ hasText: '-this-window.zip' })).toContainText(
+    'Pictures and what this window does not know are not in it.',
+  );
+  await expect(page.getByTestId('last-backup')).toHaveText('None was made in this browser yet.');
+});
+
+test('an empty back-up and a bomb are said to be what they are', async ({ page }) => {
+  await page.goto('/keeping');
+  const picker = page.getByLabel('A back-up', { exact: true });
+  const rows = { boards: [], riders: [], blanks: [], settings: [], photos: [] };
+  const empty = Buffer.from(backupZip(rows, '2026-03-04T10:00:00.000Z'));
+  await picker.setInputFiles({ name: 'empty.zip', mimeType: 'application/zip', buffer: empty });
+  await expect(page.getByRole('alert')).toContainText('empty.zip is a back-up with nothing in it.');
+  const huge = { boards: Array.from({ length: 40 }, (_, id) => ({ id: String(id), notes: ' '.repeat(1e6) })) };
+  const bomb = Buffer.from(backupZip({ ...rows, ...huge }, '2026-03-04T10:00:00.000Z'));
+  await picker.setInputFiles({ name: 'bomb.zip', mimeType: 'application/zip', buffer: bomb });
+  await expect(page.getByRole('alert')).toContainText('bomb.zip: What it says is packed in it is larger');
+});
+
+test('a browser that refuses a channel between windows has the shed all the same', async ({ page }) => {
+  await page.addInitScript(() => {
+    window.BroadcastChannel = class {
+      constructor() {
+        throw new DOMException('refused', 'SecurityError');
+      }
+    } as never;
+  });
+  await page.goto('/bay/skarn-slack-118/outline');
+  await type(page, 'Wide point width', '19 3/4');
+  await saved(page);
+  await page.reload();
+  await expect(width(page)).toHaveValue('19 3/4');
+});
 
 test('what cannot be read is shown with the reason, saved as a file, mended and put aside; a newer app’s board is shown and not changed', async ({
   page,
@@ -200,35 +268,41 @@ test('back-ups go into the folder that was picked, and by themselves when the ne
   });
   const onStick = () =>
     page.evaluate(async () => {
-      const stick = await (await navigator.storage.getDirectory()).getDirectoryHandle('stick', { create: true });
-      const files: [string, number[]][] = [];
-      // What the browser writes into before it takes a file's place goes while it is looked at.
-      const gone = (error: unknown) => {
-        if (error instanceof DOMException && error.name === 'NotFoundError') return undefined;
-        throw error;
+      const look = async () => {
+        const stick = await (await navigator.storage.getDirectory()).getDirectoryHandle('stick', { create: true });
+        const files: [string, number[]][] = [];
+        for await (const [name, entry] of stick as unknown as AsyncIterable<[string, FileSystemFileHandle]>) {
+          files.push([name, [...new Uint8Array(await (await entry.getFile()).arrayBuffer())]]);
+        }
+        return files.sort(([a], [b]) => a.localeCompare(b));
       };
-      for await (const [name, entry] of stick as unknown as AsyncIterable<[string, FileSystemFileHandle]>) {
-        const file = await entry.getFile().then((open) => open.arrayBuffer(), gone);
-        if (file) files.push([name, [...new Uint8Array(file)]]);
+      for (;;) {
+        try {
+          return await look();
+        } catch (error) {
+          // What the browser writes into before it takes a file's place goes while it is looked at: then it is looked at anew.
+          if (!(error instanceof DOMException && error.name === 'NotFoundError')) throw error;
+        }
       }
-      return files.sort(([a], [b]) => a.localeCompare(b));
     });
   await page.goto('/keeping');
   await page.getByRole('button', { name: 'Into a folder of mine' }).click();
   await expect(page.getByText('Into the folder stick.')).toBeVisible();
   await page.getByRole('button', { name: 'Back up now' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'june-tide-2026-11-25.zip' })).toContainText(
-    'in the folder stick.',
+  await expect(page.getByRole('status').filter({ hasText: 'june-tide-2026-11-25' })).toContainText(
+    'in the folder stick and read back from there',
   );
   const [[name, bytes]] = await onStick();
-  expect(name).toBe('june-tide-2026-11-25.zip');
+  expect(name).toMatch(/^june-tide-2026-11-25-\d{6}\.zip$/);
   const read = readBackup(Uint8Array.from(bytes));
   expect(read.ok && read.rows.boards.length).toBeGreaterThan(10);
   // Six days on it is not due, eight days on it is.
   await page.clock.fastForward(6 * DAY_ms);
   expect((await onStick()).map(([file]) => file)).toEqual([name]);
   await page.clock.fastForward(2 * DAY_ms);
-  await expect.poll(async () => (await onStick()).map(([file]) => file)).toEqual([name, 'june-tide-2026-12-03.zip']);
+  await expect
+    .poll(async () => (await onStick()).map(([file]) => file))
+    .toEqual([name, expect.stringMatching(/^june-tide-2026-12-03-\d{6}\.zip$/)]);
   await page.reload();
-  await expect(page.getByTestId('last-backup')).toHaveText('The last was made today.');
+  await expect(page.getByTestId('last-backup')).toHaveText('The last was made today, in your folder.');
 });

@@ -229,3 +229,43 @@ test('a page that is left before its last save has it at the next opening', asyn
   await page.reload();
   await expect(width).toHaveValue('19 7/8');
 });
+
+test('what is typed and not kept yet is there after a reload: ride words, a rider’s card, a brief, a blank’s name', async ({
+  page,
+}) => {
+  const words = page.getByLabel('How it went');
+  await page.goto('/bay/skarn-gannet-2/ride');
+  await words.fill('held through the flats, slid on the last turn');
+  await page.getByLabel('Place', { exact: true }).fill('North Ledge');
+  await page.reload();
+  await expect(words).toHaveValue('held through the flats, slid on the last turn');
+  await expect(page.getByLabel('Place', { exact: true })).toHaveValue('North Ledge');
+  await page.getByRole('button', { name: 'Note the ride' }).click();
+  await expect(words).toHaveValue('');
+  await saved(page);
+  await page.reload();
+  await expect(words).toHaveValue('');
+  // A new rider's card, closed by the reload.
+  await page.goto('/riders');
+  await page.getByRole('button', { name: 'New rider' }).click();
+  await page.getByLabel('First name').fill('Osk');
+  await page.getByLabel('Weight', { exact: true }).fill('81 kg');
+  await page.reload();
+  await page.getByRole('button', { name: 'New rider' }).click();
+  await expect(page.getByText('What you typed before is here still, not kept yet.')).toBeVisible();
+  await expect(page.getByLabel('First name')).toHaveValue('Osk');
+  await expect(page.getByLabel('Weight', { exact: true })).toHaveValue('81 kg');
+  await page.getByRole('button', { name: 'Start afresh' }).click();
+  await expect(page.getByLabel('First name')).toHaveValue('');
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  // A field that is taken when it is left.
+  await page.goto('/shelf');
+  await page
+    .getByRole('button', { name: /^Change / })
+    .first()
+    .click();
+  const name = page.getByLabel('Name of the blank');
+  await name.fill('The one by the door');
+  await page.reload();
+  await expect(page.getByText('The one by the door').first()).toBeVisible();
+});

@@ -8,8 +8,24 @@ const LOOK_ms = 60 * 60_000;
 export function keepOffline(): void {
   const is = (offline: OfflineState) => useShed.setState({ offline });
   if ('serviceWorker' in navigator) is('coming');
+  let isAskedHere = false;
   const take = registerSW({
-    onNeedRefresh: () => useShed.setState({ update: () => void whenSaved().then(() => take(true)) }),
+    onNeedRefresh: () =>
+      useShed.setState({
+        update: {
+          where: 'here',
+          take: () => {
+            isAskedHere = true;
+            void whenSaved().then(() => take(true));
+          },
+        },
+      }),
+    // It was taken in another window: this one answers for itself.
+    onNeedReload: () => {
+      const reload = () => window.location.reload();
+      if (isAskedHere) reload();
+      else useShed.setState({ update: { where: 'another window', take: () => void whenSaved().then(reload) } });
+    },
     onOfflineReady: () => is('kept'),
     onRegisterError: () => is('no'),
     onRegisteredSW: (_, registration) => {
@@ -25,9 +41,9 @@ export function keepOffline(): void {
   });
 }
 
-/** Nothing of what was typed or drawn is waiting to be written any more. */
+/** Nothing of what was typed or drawn is waiting to be written any more; what the store refuses is kept as the page goes. */
 async function whenSaved(): Promise<void> {
   // What is typed into a field is taken when it is left.
   if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  while (queue.busy) await new Promise((done) => setTimeout(done, 50));
+  while (queue.busy && useShed.getState().save.kind !== 'failed') await new Promise((done) => setTimeout(done, 50));
 }

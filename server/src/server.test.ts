@@ -1,4 +1,6 @@
+import { once } from 'node:events';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { type AddressInfo, connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from '@jest/globals';
@@ -56,6 +58,19 @@ describe('the server', () => {
       .get('/')
       .set('Host', 'bench.shed:4180')
       .expect(200);
+  });
+
+  it('answers a program of HTTP/1.0, which asks by no name, and lets no other page have what it says', async () => {
+    const server = makeServer(dist).listen(0, '127.0.0.1');
+    await once(server, 'listening');
+    const socket = connect((server.address() as AddressInfo).port, '127.0.0.1');
+    socket.write('GET / HTTP/1.0\r\n\r\n');
+    const chunks: Buffer[] = [];
+    for await (const chunk of socket) chunks.push(chunk as Buffer);
+    server.close();
+    const answer = Buffer.concat(chunks).toString();
+    expect(answer).toMatch(/^HTTP\/1\.1 200 /);
+    expect(answer).toMatch(/cross-origin-resource-policy: same-origin/i);
   });
 
   it('serves assets to be kept, and nothing outside its folder', async () => {

@@ -56,6 +56,8 @@ export function makeServer(dist: string, names: readonly string[] = []): Express
   const server = express();
   server.disable('x-powered-by');
   server.use((request, response, next) => {
+    // No browser asks without a name; a program that speaks HTTP/1.0 may (RFC 1945).
+    if (request.headers.host === undefined && request.httpVersion === '1.0') return next();
     if ([...OWN_NAMES, ...names].includes(hostOf(request.headers.host))) return next();
     response.status(421).type('text/plain').send('This server is not asked by that name.');
   });
@@ -65,6 +67,7 @@ export function makeServer(dist: string, names: readonly string[] = []): Express
       'X-Content-Type-Options': 'nosniff',
       'Referrer-Policy': 'no-referrer',
       'Cross-Origin-Opener-Policy': 'same-origin',
+      'Cross-Origin-Resource-Policy': 'same-origin',
       'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
     });
     next();

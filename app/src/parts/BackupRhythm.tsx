@@ -10,7 +10,7 @@ import {
   noteBackup,
   useShed,
 } from '../store/shed.ts';
-import { reasonOf } from '../store/saveQueue.ts';
+import { reasonOf } from '../store/autosaveQueue.ts';
 import { backUp } from './backUp.ts';
 
 /** Looked at when the shed is opened, and again so often. */
@@ -35,12 +35,8 @@ export function BackupRhythm() {
       const last = await lastBackup();
       const { histories } = useShed.getState();
       if (gone || !backupDue(last, Date.now(), Object.keys(histories).length > 0)) return;
-      if (
-        last.folder &&
-        (await isAllowed(last.folder)) &&
-        (await intoFolder(last.folder, await makeBackup())) === undefined
-      ) {
-        await noteBackup();
+      if (last.folder && (await isAllowed(last.folder)) && (await intoFolder(last.folder, await makeBackup())).ok) {
+        await noteBackup('folder');
         return;
       }
       if (!gone) setDue(last);

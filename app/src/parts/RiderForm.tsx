@@ -2,6 +2,7 @@ import { Button, Form, Input, InputNumber, Select } from 'antd';
 import { ABILITIES, type Rider } from '@june-tide/core/rider';
 import { type EditResult, useShed } from '../store/shed.ts';
 import { today } from '../store/today.ts';
+import { TypedBefore, useFormDraft } from './formDraft.tsx';
 import { useLengthStyle } from './Measure.tsx';
 import { RiddenBoards } from './RiddenBoards.tsx';
 import { readHeight, readMass, riderOf, type RiderValues, valuesOf, type Writing } from './riderValues.ts';
@@ -29,15 +30,26 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
   const massUnit = useShed((shed) => shed.settings.massUnit);
   const writing: Writing = { mass: massUnit, length: useLengthStyle() };
   const initial = valuesOf(rider, writing);
+  const draft = useFormDraft(`rider:${rider?.id ?? 'new'}`, form, initial);
   const keep = (values: RiderValues) => {
     const read = riderOf(values, initial, rider, today(), writing);
     const kept = read && onKeep(read);
     if (!kept) form.setFields([{ name: 'mass', errors: ['These numbers do not fit a rider; check weight and age.'] }]);
     else if (!kept.ok) form.setFields([{ name: 'mass', errors: kept.issues.map(({ words }) => words) }]);
+    else draft.drop();
   };
 
   return (
-    <Form form={form} layout="vertical" initialValues={initial} onFinish={keep} requiredMark={false} size="middle">
+    <Form
+      form={form}
+      layout="vertical"
+      initialValues={draft.values}
+      onValuesChange={draft.typed}
+      onFinish={keep}
+      requiredMark={false}
+      size="middle"
+    >
+      <TypedBefore draft={draft} />
       <div className="grid-2">
         <Form.Item
           name="name"
@@ -92,7 +104,16 @@ export function RiderForm({ rider, onKeep, onCancel }: RiderFormProps) {
         <Button type="primary" htmlType="submit">
           Keep rider
         </Button>
-        {onCancel && <Button onClick={onCancel}>Cancel</Button>}
+        {onCancel && (
+          <Button
+            onClick={() => {
+              draft.drop();
+              onCancel();
+            }}
+          >
+            Cancel
+          </Button>
+        )}
       </div>
     </Form>
   );

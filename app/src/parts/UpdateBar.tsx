@@ -9,9 +9,11 @@ export function UpdateBar() {
   if (!update || later) return null;
   return (
     <div className="backup-due" role="status">
-      A newer June Tide is here. What you do is saved first.
-      <Button size="small" type="primary" onClick={update}>
-        Take it
+      {update.where === 'here'
+        ? 'A newer June Tide is here. What you do is saved first.'
+        : 'A newer June Tide was taken in another window. What you do here is saved first.'}
+      <Button size="small" type="primary" onClick={update.take}>
+        {update.where === 'here' ? 'Take it' : 'Take it here too'}
       </Button>
       <Button size="small" type="text" onClick={() => setLater(true)}>
         Later

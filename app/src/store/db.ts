@@ -39,6 +39,19 @@ export interface LastBackup {
   /** Days from one to the next; 0 for only by hand. */
   every_days: number;
   folder?: FileSystemDirectoryHandle;
+  /** Where the last one went: what was written into a folder was read back, of a download nobody hears. */
+  into?: 'folder' | 'downloads';
+}
+
+/** The whole shed as it was before a back-up took its place, as a back-up: kept until the shaper lets it go. */
+export interface ShedBefore {
+  id: string;
+  /** When it gave way. ISO 8601 in UTC. */
+  at: string;
+  /** The back-up that took its place. */
+  file: string;
+  boards: number;
+  zip: Blob;
 }
 
 export interface Shed {
@@ -51,6 +64,7 @@ export interface Shed {
   aside: EntityTable<Aside, 'id'>;
   keeping: EntityTable<LastBackup, 'id'>;
   steps: EntityTable<KeptSteps, 'id'>;
+  before: EntityTable<ShedBefore, 'id'>;
 }
 
 /** The browser's own store. Named one-step versions: never edit an old one, add the next. */
@@ -81,3 +95,12 @@ db.version(5).upgrade(packBoards);
 db.version(6).stores({ aside: 'id', keeping: 'id', steps: 'id' });
 /** Rides are packed as well, and what is packed is deflated. */
 db.version(7).upgrade(packBoards);
+/** Sheds that gave way to a back-up. */
+db.version(8).stores({ before: 'id' });
+
+/** The store as it lies, in whatever version: what can be read where it cannot be brought up to date, as on a full disk. */
+export async function openAsItLies(): Promise<Dexie> {
+  const lying = new Dexie('june-tide');
+  await lying.open();
+  return lying;
+}

@@ -45,6 +45,7 @@ beforeEach(async () => {
   await Promise.all([db.boards, db.riders, db.settings, db.blanks, db.checked].map((table) => table.clear()));
   useShed.setState({ histories: {} });
   await loadShed();
+  await settle();
 });
 
 /** Everything on disk can be read by the schema it is read with. */

@@ -23,6 +23,7 @@ beforeEach(async () => {
   await onDisk(queue);
   await Promise.all([db.boards.clear(), db.riders.clear(), db.settings.clear(), db.blanks.clear()]);
   await loadShed();
+  await onDisk(queue);
 });
 afterEach(() => {
   jest.restoreAllMocks();

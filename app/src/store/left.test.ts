@@ -21,6 +21,7 @@ beforeEach(async () => {
   await Promise.all([db.boards, db.riders, db.settings, db.blanks, db.checked].map((table) => table.clear()));
   useShed.setState({ histories: {}, records: {}, bin: {} });
   await loadShed();
+  await settle();
 });
 
 /** The page goes now: what is left behind, with the disk as it was then. */
@@ -50,6 +51,7 @@ describe('a page that is left before its last save', () => {
     expect((await db.boards.get(id))?.board.outline.width_mm).toBe(model.outline.width_mm);
     await loadShed();
     expect(widthOf(id)).toBe(511);
+    await settle();
     expect((await db.boards.get(id))?.board.outline.width_mm).toBe(511);
     expect(window.localStorage.getItem(PLACE)).toBeNull();
   });

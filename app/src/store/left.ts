@@ -1,91 +1,109 @@
-import { type BoardRecord, stored, type StoredRecord } from '@june-tide/core/record';
-import { recordFrom } from './checked.ts';
-import { db } from './db.ts';
-import { entryOf, queue, useShed } from './shedState.ts';
-import { mergedHere, onDiskNow } from './written.ts';
+import * as z from 'zod';
+import { queue, useShed } from './shedState.ts';
+import { OWN } from './stamps.ts';
+import { replayed, unwritten, type UnwrittenOf } from './shedTables.ts';
+import { TABLES } from './tabs.ts';
 
 /**
  * What was not on disk yet when a page was left: a save reads its row first, and a page can go in between. It is put where a page can
- * write in one breath, and taken from there when the shed is opened next.
+ * write in one breath, and brought in when the shed is opened next; it stays there until it is on disk.
  */
 
 const PLACE = 'june-tide:left';
 
-interface Left {
-  /** As it lay on disk, as far as the page knew; nothing for a new board. */
-  base?: StoredRecord;
-  row: StoredRecord;
+interface Left extends UnwrittenOf {
+  /** The window that left it: two may leave the same thing. */
+  by: string;
 }
 
-/** Boards of the queue that are not on disk, as they stand. */
-function unsaved(): BoardRecord[] {
-  const { records, bin } = useShed.getState();
-  return queue.unsaved.flatMap((key) => {
-    const id = key.startsWith('board:') ? key.slice('board:'.length) : undefined;
-    const record = entryOf(records, id) ?? entryOf(bin, id);
-    return record ? [record] : [];
-  });
-}
+const row = z.looseObject({ id: z.string() });
+const leftSchema: z.ZodType<Left> = z.object({
+  table: z.enum(TABLES),
+  id: z.string(),
+  by: z.string(),
+  base: row.exactOptional(),
+  row: row.nullable(),
+  begun: z.array(z.object({ ours: z.unknown(), written: z.unknown() })).exactOptional(),
+});
+type Named = Pick<Left, 'table' | 'id' | 'by'>;
+
+/** Boards as pages of before left them. */
+const leftBeforeSchema = z
+  .object({ row, base: row.optional() })
+  .transform(({ base, row }): Left => ({ table: 'boards', id: row.id, by: 'before', ...(base ? { base } : {}), row }));
+
+/** What was brought in here and is not known to be on disk. */
+let taken: Left[] = [];
+const isSame = (a: Named, b: Named) => a.table === b.table && a.id === b.id && a.by === b.by;
 
 /** Keeps what is not saved; called as the page is left. */
 export function keepLeft(): void {
   try {
-    const left = unsaved().map((record): Left => {
-      const base = onDiskNow(record.id);
-      return { row: stored(record), ...(base ? { base: stored(base) } : {}) };
-    });
+    // What is typed into a field is taken when it is left.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    const left = unwritten().map((entry) => ({ ...entry, by: OWN }));
     if (left.length === 0) return;
-    const others = leftBehind().filter((other) => left.every(({ row }) => row.id !== other.row.id));
+    // What was brought in here goes on with what was done to it since.
+    const own = [...taken, ...left];
+    const others = lying().filter((entry) => !(isLeft(entry) && own.some((other) => isSame(entry, other))));
     window.localStorage.setItem(PLACE, JSON.stringify([...others, ...left]));
   } catch {
     // Full or refused: then it is as good as it was without.
   }
 }
 
-const isLeft = (entry: unknown): entry is Left =>
-  typeof entry === 'object' && entry !== null && typeof (entry as Partial<Left>).row?.id === 'string';
+const isLeft = (entry: unknown): entry is Left => leftSchema.safeParse(entry).success;
 
-function leftBehind(): Left[] {
+function lying(): unknown[] {
   try {
     const read: unknown = JSON.parse(window.localStorage.getItem(PLACE) ?? '[]');
-    return Array.isArray(read) ? read.filter(isLeft) : [];
+    return Array.isArray(read) ? read : [];
   } catch {
     return [];
   }
 }
 
-/** Puts what was left behind where it belongs, before the shed is read, merged with what another window saved meanwhile. What cannot be read, or was saved after all, is let go. */
-export async function takeLeft(): Promise<void> {
+/** Has it the look of something left by an app newer than this one? */
+const isNewers = (entry: unknown): boolean => z.object({ id: z.string(), by: z.string() }).safeParse(entry).success;
+
+/**
+ * Brings in what was left behind, over the shed as it was read, merged with what another window saved meanwhile; it is let go once it is
+ * on disk. What cannot be read stays where it lies if a newer app left it, and is let go if nobody did.
+ */
+export function takeLeft(): void {
   if (typeof window === 'undefined') return;
-  for (const { base: was, row } of leftBehind()) {
-    const ours = recordFrom(row);
-    const base = was && recordFrom(was);
-    if (!ours) continue;
-    await db.transaction('rw', db.boards, async () => {
-      const there: unknown = await db.boards.get(ours.id);
-      const theirs = there === undefined ? undefined : recordFrom(there);
-      // A row that cannot be read is not written over, and a board that was thrown away since stays so.
-      if ((there !== undefined && !theirs) || (there === undefined && base)) return;
-      if (theirs && (theirs.updatedAt === ours.updatedAt || !base)) return;
-      const written = !theirs || theirs.updatedAt === base?.updatedAt ? ours : mergedHere(base!, ours, theirs);
-      await db.boards.put(stored(written));
-    });
-  }
-  forget();
+  const entries = lying().map((entry) => leftSchema.or(leftBeforeSchema).safeParse(entry).data ?? entry);
+  taken = entries.filter((entry): entry is Left => isLeft(entry) && replayed(entry));
+  letGo(entries.filter((entry) => taken.includes(entry as Left) || isNewers(entry)));
+  if (taken.length === 0) return;
+  if (!queue.busy) return forget();
+  const stop = useShed.subscribe(({ save }) => {
+    if (save.kind !== 'saved') return;
+    stop();
+    forget();
+  });
 }
 
-function forget(): void {
+/** Leaves these entries and no others. */
+function letGo(entries: readonly unknown[]): void {
   try {
-    window.localStorage.removeItem(PLACE);
+    if (entries.length > 0) window.localStorage.setItem(PLACE, JSON.stringify(entries));
+    else window.localStorage.removeItem(PLACE);
   } catch {
     // Refused: then nothing was left there either.
   }
+}
+
+/** What was brought in is on disk. */
+function forget(): void {
+  letGo(lying().filter((entry) => !(isLeft(entry) && taken.some((own) => isSame(own, entry)))));
+  taken = [];
 }
 
 if (typeof window !== 'undefined') {
   window.addEventListener('pagehide', keepLeft);
   // A page that comes back goes on saving where it was.
   window.addEventListener('pageshow', ({ persisted }) => {
-    if (persisted) forget();
+    if (persisted) letGo(lying().filter((entry) => !(isLeft(entry) && entry.by === OWN)));
   });
 }

@@ -41,7 +41,7 @@ describe('a shed of the version in which versions were text and rides a list', (
     for (const before of [text, whole]) expect({ ...records[before.id] }).toEqual(boardRecordFrom(rowUnpacked(before)));
     expect(Object.keys(records)).toHaveLength(2);
     expect(unread.map(({ id }) => id)).toEqual(['odd']);
-    expect(db.verno).toBe(7);
+    expect(db.verno).toBe(8);
     const rows = (await db.boards.toArray()) as { id: string; past?: string; rode?: string }[];
     const packed = rows.find(({ id }) => id === text.id)!;
     expect([packed.past?.[0], packed.rode?.[0]]).toEqual(['z', 'z']);

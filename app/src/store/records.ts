@@ -1,15 +1,24 @@
 import type { Board } from '@june-tide/core/document';
-import { type BoardRecord, boardRecordSchema, type Parent, stepsPacked, stepsUnpacked } from '@june-tide/core/record';
+import {
+  type BoardRecord,
+  boardRecordSchema,
+  type Parent,
+  stepsPacked,
+  stepsUnpacked,
+  stored,
+} from '@june-tide/core/record';
 import { boardFrom } from '@june-tide/core/shape';
-import { forgetChecked, noteChecked } from './checked.ts';
+import { forgetChecked, noteChecked, recordFrom } from './checked.ts';
 import { db } from './db.ts';
 import { askToLast } from './room.ts';
+import { rowsOf } from './rows.ts';
 import { dropPhotosOf } from './photos.ts';
 import { noHistory, redone, stepped, undone } from './history.ts';
 import { type EditResult, entryOf, queue, refused, type ShedState, useShed, without } from './shedState.ts';
+import { Table } from './table.ts';
 import { tellTabs } from './tabs.ts';
 import { today } from './today.ts';
-import { forgetOnDisk, mergedHere, noteOnDisk, onDiskNow, stampAfter, writeRecord } from './written.ts';
+import { mergedHere, stampAfter } from './stamps.ts';
 
 /** Boards of the rack: added, changed by named steps, undone, taken off and put back. */
 
@@ -37,33 +46,56 @@ function askToLastOnce(): void {
   void askToLast();
 }
 
-/** Puts a record in its place, on the rack or in the bin, and on disk. */
-function keep(record: BoardRecord, patient = false): void {
-  const { id } = record;
-  useShed.setState(inItsPlace(record));
-  queue.put(
-    `board:${id}`,
-    async () => {
-      const done = await writeRecord(id, () => standing(id));
-      if (!done) return;
-      askToLastOnce();
-      const { ours, written } = done;
-      if (written !== ours) takeMerged(ours, written);
-      if (!patient) {
-        await noteChecked(written);
-        await keepSteps(id);
-      }
-      tellTabs({ kind: 'board', record: written });
-    },
-    patient,
-  );
+/** What hangs on a board that was written, or is gone from disk. */
+async function afterWrite(id: string): Promise<void> {
+  const record = standing(id);
+  if (record) {
+    await noteChecked(record);
+    await keepSteps(record);
+  } else {
+    await dropPhotosOf(id);
+    await forgetChecked(id);
+    await db.steps.delete(id);
+  }
 }
 
+/** Each board's time, which says whether it is another: boards are large. */
+const stampsOfBoards = (): Promise<Pick<BoardRecord, 'id' | 'updatedAt'>[]> =>
+  db.transaction('r', db.boards, async () => {
+    const byTime = db.boards.orderBy('updatedAt');
+    const [ids, times] = await Promise.all([byTime.primaryKeys(), byTime.keys()]);
+    return ids.map((id, i) => ({ id, updatedAt: String(times[i]) }));
+  });
+
+export const boards = new Table<BoardRecord>({
+  name: 'boards',
+  rows: { ...rowsOf('boards'), list: stampsOfBoards },
+  queue,
+  shown: standing,
+  show: (id, record, from) => {
+    if (!record) takeGone(id);
+    else if (from === 'elsewhere') takeStep(record);
+    else useShed.setState(inItsPlace(record));
+  },
+  read: recordFrom,
+  toRow: stored,
+  says: (row, { updatedAt }) => (row as { updatedAt?: unknown } | undefined)?.updatedAt === updatedAt,
+  merge: mergedHere,
+  afterWrite: async (ids) => {
+    askToLastOnce();
+    for (const id of ids) await afterWrite(id);
+  },
+  tell: (ids) => tellTabs({ kind: 'rows', table: 'boards', ids: [...ids] }),
+  unreadable: 'another window has written this board with a newer June Tide; open this one anew',
+});
+
+/** Puts a record in its place, on the rack or in the bin, and on disk. */
+const keep = (record: BoardRecord, patient = false): void => boards.change(new Map([[record.id, record]]), patient);
+
 /** Writes what can be undone and redone of a board, so that it outlives a reload. */
-async function keepSteps(id: string): Promise<void> {
-  const present = standing(id);
-  const history = entryOf(useShed.getState().histories, id);
-  if (present && history) await db.steps.put(stepsPacked(present, history.past, history.future));
+async function keepSteps(present: BoardRecord): Promise<void> {
+  const history = entryOf(useShed.getState().histories, present.id);
+  if (history) await db.steps.put(stepsPacked(present, history.past, history.future));
 }
 
 /** Steps of a board from before the page was opened, where they belong to the board as it stands. */
@@ -93,25 +125,13 @@ function takeStep(record: BoardRecord): void {
   });
 }
 
-/** What was written had another window's changes in it: they come in here, under what was changed since. */
-function takeMerged(ours: BoardRecord, written: BoardRecord): void {
-  const present = standing(ours.id);
-  if (!present) return;
-  takeStep(present === ours ? written : mergedHere(ours, present, written));
-}
-
-/** A board from another tab: with what was changed here and is not on disk yet. One older than what lies there is passed over. */
-export function takeRecord(theirs: BoardRecord): void {
-  const base = onDiskNow(theirs.id);
-  if (base && theirs.updatedAt <= base.updatedAt) return;
-  const ours = standing(theirs.id);
-  noteOnDisk(theirs);
-  takeStep(!ours || !base || ours === base ? theirs : mergedHere(base, ours, theirs));
-}
-
-export function takeRecordGone(id: string): void {
-  forgetOnDisk(id);
-  useShed.setState(({ records, bin }) => ({ records: without(records, id), bin: without(bin, id) }));
+/** A board that is gone, here or in another tab. */
+export function takeGone(id: string): void {
+  useShed.setState(({ records, bin, histories }) => ({
+    records: without(records, id),
+    bin: without(bin, id),
+    histories: without(histories, id),
+  }));
 }
 
 /** The number as it is if no other board, in the bin or out, bears it with that name; else the next after theirs. */
@@ -260,15 +280,7 @@ export function putBack(id: string): void {
 /** Throws a board of the bin away for good. */
 export function throwAway(id: string): void {
   if (!entryOf(useShed.getState().bin, id)) return;
-  useShed.setState(({ bin, histories }) => ({ bin: without(bin, id), histories: without(histories, id) }));
-  queue.put(`board:${id}`, async () => {
-    await db.boards.delete(id);
-    forgetOnDisk(id);
-    await dropPhotosOf(id);
-    await forgetChecked(id);
-    await db.steps.delete(id);
-    tellTabs({ kind: 'boardGone', id });
-  });
+  boards.change(new Map([[id, undefined]]));
 }
 
 /** The board is out of the door: it leaves the line and stays on the rack. */

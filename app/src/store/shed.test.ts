@@ -30,6 +30,7 @@ beforeEach(async () => {
   await settle();
   await Promise.all([db.boards.clear(), db.riders.clear(), db.settings.clear(), db.blanks.clear()]);
   await loadShed();
+  await settle();
 });
 
 describe('the shed', () => {

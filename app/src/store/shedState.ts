@@ -4,7 +4,7 @@ import { type BoardRecord, type Settings, USUAL_SETTINGS } from '@june-tide/core
 import type { Rider } from '@june-tide/core/rider';
 import type { Issue } from '@june-tide/core/shape';
 import { type History } from './history.ts';
-import { SaveQueue, type SaveState } from './saveQueue.ts';
+import { AutosaveQueue, type SaveState } from './autosaveQueue.ts';
 
 /** A change was made, or was not and why: then nothing is changed, in memory or on disk. */
 export type EditResult = { ok: true } | { ok: false; issues: Issue[] };
@@ -36,8 +36,8 @@ export interface ShedState {
   save: SaveState;
   /** Whether the app itself is kept in this browser. */
   offline: OfflineState;
-  /** Takes the newer app that is there; undefined while there is none. */
-  update: (() => void) | undefined;
+  /** A newer app that is there, or was taken in another window; undefined while there is none. */
+  update: { where: 'here' | 'another window'; take: () => void } | undefined;
   histories: Readonly<Record<string, History<BoardRecord>>>;
   /** Rows in the store that could not be read: left there untouched. */
   spoilt: readonly SpoiltRow[];
@@ -62,7 +62,7 @@ export const useShed = create<ShedState>(() => ({
 }));
 
 /** Everything that goes to disk goes through it. */
-export const queue = new SaveQueue((save) => useShed.setState({ save }));
+export const queue = new AutosaveQueue((save) => useShed.setState({ save }));
 
 if (typeof window !== 'undefined') {
   window.addEventListener('beforeunload', (event) => {

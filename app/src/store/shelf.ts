@@ -1,7 +1,6 @@
-import { type Blank, shelfSchema } from '@june-tide/core/make';
-import { db } from './db.ts';
-import { type EditResult, queue, refused, useShed } from './shedState.ts';
-import { tellTabs } from './tabs.ts';
+import { type Blank, blankSchema, shelfSchema } from '@june-tide/core/make';
+import { plainTable } from './rows.ts';
+import { type EditResult, refused, useShed } from './shedState.ts';
 
 /** The shelf of blanks. Only rows that change are written: what this tab never saw, or could not read, stays as it is. */
 export interface ShelfChange {
@@ -9,60 +8,50 @@ export interface ShelfChange {
   gone?: readonly string[];
 }
 
-/** Changes not on disk yet, by id: a blank, or undefined for one that is taken off. */
-const pending = new Map<string, Blank | undefined>();
-
-const changed = (shelf: readonly Blank[], { put = [], gone = [] }: ShelfChange): Blank[] => {
+const changed = (shelf: readonly Blank[], changes: ReadonlyMap<string, Blank | undefined>): Blank[] => {
   const next = new Map(shelf.map((blank) => [blank.id, blank]));
-  for (const id of gone) next.delete(id);
-  for (const blank of put) next.set(blank.id, blank);
+  for (const [id, blank] of changes) {
+    if (blank) next.set(id, blank);
+    else next.delete(id);
+  }
   return [...next.values()];
 };
 
-export function takeShelf(change: ShelfChange): void {
-  useShed.setState(({ shelf }) => ({ shelf: changed(shelf, change) }));
-}
+export const blanks = plainTable<Blank>({
+  name: 'blanks',
+  schema: blankSchema,
+  shown: (id) => useShed.getState().shelf.find((blank) => blank.id === id),
+  show: (id, blank) => useShed.setState(({ shelf }) => ({ shelf: changed(shelf, new Map([[id, blank]])) })),
+});
 
 /**
  * Adds, changes and takes off blanks; all of it is written, or nothing.
  * @returns a function that takes back this change and no other, or why it was refused.
  */
-export function changeShelf(change: ShelfChange): (EditResult & { ok: false }) | { ok: true; back: () => void } {
+export function changeShelf({
+  put = [],
+  gone = [],
+}: ShelfChange): (EditResult & { ok: false }) | { ok: true; back: () => void } {
   const { shelf } = useShed.getState();
-  const next = changed(shelf, change);
-  const read = shelfSchema.safeParse(next);
+  const changes = new Map<string, Blank | undefined>([
+    ...gone.map((id): [string, undefined] => [id, undefined]),
+    ...put.map((blank): [string, Blank] => [blank.id, blank]),
+  ]);
+  const read = shelfSchema.safeParse(changed(shelf, changes));
   if (!read.success) {
     const [{ path, message }] = read.error.issues;
     return refused('shelf', `the shelf cannot hold that: ${message.toLowerCase()}`, path.join('.'));
   }
   const was = new Map(shelf.map((blank) => [blank.id, blank]));
-  const [put, gone] = [change.put ?? [], change.gone ?? []];
-  takeShelf(change);
-  for (const id of gone) pending.set(id, undefined);
-  for (const blank of put) pending.set(blank.id, blank);
-  queue.put('shelf', writePending);
+  blanks.change(changes);
   const back = () => {
-    const touched = [...gone, ...put.map(({ id }) => id)];
+    const touched = [...changes.keys()];
     changeShelf({
       put: touched.flatMap((id) => was.get(id) ?? []),
       gone: touched.filter((id) => !was.has(id)),
     });
   };
   return { ok: true, back };
-}
-
-async function writePending(): Promise<void> {
-  const writing = new Map(pending);
-  const put = [...writing.values()].flatMap((blank) => (blank ? [blank] : []));
-  const gone = [...writing].flatMap(([id, blank]) => (blank ? [] : [id]));
-  await db.transaction('rw', db.blanks, async () => {
-    await db.blanks.bulkDelete(gone);
-    // Fields of a newer app that lie there stay.
-    const lie = await db.blanks.bulkGet(put.map(({ id }) => id));
-    await db.blanks.bulkPut(put.map((blank, i) => ({ ...lie[i], ...blank })));
-  });
-  for (const [id, blank] of writing) if (pending.get(id) === blank) pending.delete(id);
-  tellTabs({ kind: 'shelf', put, gone });
 }
 
 /** Puts another shelf in the place of the one that is shown; blanks that could not be read stay where they are. */

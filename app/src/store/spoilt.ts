@@ -2,11 +2,10 @@ import { blankSchema, usualShelf } from '@june-tide/core/make';
 import { boardRowMended, mended, stored } from '@june-tide/core/record';
 import { riderSchema } from '@june-tide/core/rider';
 import { type Aside, db } from './db.ts';
-import { takeRecord } from './records.ts';
-import { takeRider } from './riders.ts';
 import { type EditResult, refused, type SpoiltRow, useShed } from './shedState.ts';
-import { takeShelf } from './shelf.ts';
-import { stampAfter } from './written.ts';
+import { stampAfter } from './stamps.ts';
+import { heardOf } from './shedTables.ts';
+import { tellTabs } from './tabs.ts';
 
 /** Rows that cannot be read: put aside as they lie, mended as far as they can be understood, had back. */
 
@@ -45,7 +44,6 @@ export async function mendRow(spoilt: SpoiltRow): Promise<EditResult> {
       await db.aside.put(asideOf(spoilt));
       await db.boards.put(stored(record));
     });
-    takeRecord(record);
   } else if (table === 'riders') {
     // What cannot be understood is as on another card: with none there is nothing to be like.
     const [like] = Object.values(useShed.getState().riders);
@@ -57,7 +55,6 @@ export async function mendRow(spoilt: SpoiltRow): Promise<EditResult> {
       await db.aside.put(asideOf(spoilt));
       await db.riders.put(rider);
     });
-    takeRider(rider);
   } else {
     const blank = mended(row, blankSchema, { ...usualShelf()[0], id: spoilt.id }, () => undefined);
     if (!blank) return REFUSED;
@@ -65,8 +62,9 @@ export async function mendRow(spoilt: SpoiltRow): Promise<EditResult> {
       await db.aside.put(asideOf(spoilt));
       await db.blanks.put(blank);
     });
-    takeShelf({ put: [blank] });
   }
+  await heardOf(table, [spoilt.id]);
+  tellTabs({ kind: 'rows', table, ids: [spoilt.id] });
   gone(spoilt);
   return { ok: true };
 }

@@ -1,16 +1,12 @@
 import * as z from 'zod';
-import { blankSchema, shelfSchema } from '@june-tide/core/make';
-import { boardRecordSchema } from '@june-tide/core/record';
-import { riderSchema } from '@june-tide/core/rider';
 
-/** What one tab tells the others, after it is on disk: what the shop has is the same in every tab. */
+/** The tables of the shed that windows share. */
+export const TABLES = ['boards', 'riders', 'blanks', 'settings'] as const;
+export type TableName = (typeof TABLES)[number];
+
+/** What one tab tells the others, after it is on disk, where they read it: what the shop has is the same in every tab. */
 const messageSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('board'), record: boardRecordSchema }),
-  z.object({ kind: z.literal('boardGone'), id: z.string() }),
-  z.object({ kind: z.literal('rider'), rider: riderSchema }),
-  z.object({ kind: z.literal('riderGone'), id: z.string() }),
-  z.object({ kind: z.literal('shelf'), put: shelfSchema, gone: z.array(blankSchema.shape.id) }),
-  z.object({ kind: z.literal('settings') }),
+  z.object({ kind: z.literal('rows'), table: z.enum(TABLES), ids: z.array(z.string()) }),
   z.object({ kind: z.literal('everything') }),
 ]);
 export type TabMessage = z.infer<typeof messageSchema>;

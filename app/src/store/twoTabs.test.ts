@@ -70,6 +70,7 @@ beforeEach(async () => {
   await settle();
   await Promise.all([a.db.boards, a.db.riders, a.db.settings, a.db.blanks].map((table) => table.clear()));
   await a.shed.loadShed();
+  await settle();
   await b.shed.loadShed();
   id = a.shed.addBoard(modelNamed('Slack Water')!, null);
   await settle();
@@ -133,10 +134,13 @@ describe('two windows on one board at once', () => {
     const late = held;
     held = undefined;
     late.at(-1)!();
+    await eventually(() => expect(boardIn(a, id).foil.thickness_mm).toBe(61));
     const before = b.shed.useShed.getState().records[id];
     late[0]();
+    await settle();
+    await settle();
     expect(b.shed.useShed.getState().records[id]).toBe(before);
-    expect(boardIn(a, id).foil.thickness_mm).toBe(61);
+    expect([boardIn(a, id).outline.width_mm, boardIn(a, id).foil.thickness_mm]).toEqual([501, 61]);
   });
 
   it('what a newer app wrote in another window is not written over, and the words say so', async () => {

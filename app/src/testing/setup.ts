@@ -7,13 +7,27 @@ class SizeObserver implements ResizeObserver {
   unobserve(): void {}
   disconnect(): void {}
 }
+/** Plain data, bytes and files, as the browser's own copy has them. */
+function cloned(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || value instanceof Blob) return value;
+  if (value instanceof Uint8Array) return value.slice();
+  if (Array.isArray(value)) return value.map(cloned);
+  return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, cloned(part)]));
+}
 Object.assign(globalThis, {
   ResizeObserver: SizeObserver,
   TextDecoder,
   TextEncoder,
-  structuredClone: globalThis.structuredClone ?? ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown),
+  structuredClone: globalThis.structuredClone ?? cloned,
 });
 if (typeof window !== 'undefined') {
+  Blob.prototype.arrayBuffer ??= function (this: Blob) {
+    return new Promise((done) => {
+      const reader = new FileReader();
+      reader.onload = () => done(reader.result as ArrayBuffer);
+      reader.readAsArrayBuffer(this);
+    });
+  };
   Object.assign(window, {
     matchMedia: (query: string) => ({
       matches: false,

@@ -27,11 +27,23 @@ const WORK: {
     boardFromPhoto(picture, { ...choices, onRound: () => tell('Finding and fitting the outline') }),
   rail: ({ board, x_mm, stroke, choices }) => railFromTemplate(shapeOf(board), x_mm, stroke, choices),
   sheet: ({ readings, choices }) => boardFromSheet(readings, choices),
+  backup: backedUp,
   drawing: ({ parts, choices }, tell) => {
     let tried = 0;
     return boardFromDrawing(parts, { ...choices, onRound: () => tell(`Fitting the lines: ${++tried} tried`) });
   },
 };
+
+async function backedUp({ file }: BringWork['backup']['of'], tell: Tell): Promise<BringWork['backup']['answer']> {
+  tell('Reading the file', 0);
+  const [zip, { readBackup }] = await Promise.all([file.arrayBuffer(), import('@june-tide/core/files/packages')]);
+  let told = 0;
+  return readBackup(new Uint8Array(zip), (share) => {
+    if (share < 1 && share - told < 0.02) return;
+    told = share;
+    tell('Looking whether all of it is as it was written', share);
+  });
+}
 
 async function scanned(
   { from, name, unit, turned }: BringWork['scan']['of'],

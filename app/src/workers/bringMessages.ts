@@ -15,6 +15,7 @@ import type {
   Stroke,
 } from '@june-tide/core/bring';
 import type { Board } from '@june-tide/core/document';
+import type { BackupRead } from '@june-tide/core/files/packages';
 
 /** What is made of what exists, for each way in: what is asked and what is answered. */
 export interface BringWork {
@@ -32,6 +33,8 @@ export interface BringWork {
   photo: { of: { picture: Picture } & Omit<PhotoChoices, 'onRound' | 'among'>; answer: PhotoMade };
   rail: { of: { board: Board; x_mm: number; stroke: Stroke; choices: RailChoices }; answer: RailRead };
   sheet: { of: { readings: SheetReadings; choices: Omit<SheetChoices, 'among'> }; answer: SheetMade };
+  /** A back-up of the shed. */
+  backup: { of: { file: File }; answer: BackupRead };
   drawing: { of: { parts: readonly DrawnPart[]; choices: Omit<DrawingChoicesIn, 'onRound'> }; answer: Brought };
 }
 export type BringKind = keyof BringWork;

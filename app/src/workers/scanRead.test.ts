@@ -38,6 +38,14 @@ describe('a file of a scan', () => {
     expect(span(read.scan.positions)).toBeCloseTo(span(mesh.positions), 2);
   });
 
+  it('with a triangle that names corners it has not is read without it; of nothing else it is refused', () => {
+    const corners = 'v 0 0 0\nv 1 0 0\nv 0 2 5\n';
+    const read = readScan(bytes(`${corners}f 0 0 0\nf 1 2 3\nf 1 2 9\n`));
+    if (!read.ok) throw new Error(read.reason);
+    expect([...read.scan.positions]).toEqual([0, 0, 0, 1, 0, 0, 0, 2, 5]);
+    expect(reason(`${corners}f 0 0 0\n`)).toBe('There are no faces in the file.');
+  });
+
   it('of points alone is points: PLY without faces, OBJ without faces, a text with commas', () => {
     const ply =
       'ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\nend_header\n0 0 0\n1 0 0\n0 2 5\n';

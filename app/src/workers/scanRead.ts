@@ -56,8 +56,22 @@ function ofObj(text: string): ScanRead {
     positions.set(part, at);
     at += part.length;
   }
-  if (positions.length < 9) return { ok: false, reason: 'There are no faces in the file.' };
-  return { ok: true, scan: { positions, triangles: Uint32Array.from({ length: positions.length / 3 }, (_, k) => k) } };
+  return ofCorners(positions);
+}
+
+/** Triangles by their corners; one that names a corner the file has not is left out. */
+function ofCorners(corners: Float32Array): ScanRead {
+  const kept = new Float32Array(corners.length);
+  let count = 0;
+  for (let at = 0; at + 9 <= corners.length; at += 9) {
+    const triangle = corners.subarray(at, at + 9);
+    if (!triangle.every(Number.isFinite)) continue;
+    kept.set(triangle, count);
+    count += 9;
+  }
+  if (count === 0) return { ok: false, reason: 'There are no faces in the file.' };
+  const positions = kept.slice(0, count);
+  return { ok: true, scan: { positions, triangles: Uint32Array.from({ length: count / 3 }, (_, k) => k) } };
 }
 
 /** Three numbers a line, apart by blanks, commas or semicolons; what else stands on a line is left. */

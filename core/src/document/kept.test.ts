@@ -101,6 +101,21 @@ describe('a change written over what is stored', () => {
     });
   });
 
+  it('changes, adds and takes out entries without an id, none of them twice; what is not known of one stays with it', () => {
+    const weighed = (on: string, mass_kg: number) => ({ on, mass_kg });
+    const [may, june, july] = [weighed('May', 76), weighed('June', 75), weighed('July', 74)];
+    const lying = { weights: [{ ...may, tide: 'high' }, june] };
+    const read = { weights: [may, june] };
+    expect(writtenOver(lying, read, { weights: [may, june, july] })).toEqual({
+      weights: [lying.weights[0], june, july],
+    });
+    expect(writtenOver(lying, read, { weights: [june] })).toEqual({ weights: [june] });
+    expect(writtenOver(lying, read, { weights: [] })).toEqual({ weights: [] });
+    // One that could not be read stays.
+    const spoilt = { weights: [may, { on: 7 }, june] };
+    expect(writtenOver(spoilt, read, { weights: [may, july] })).toEqual({ weights: [may, july, { on: 7 }] });
+  });
+
   it('takes out what was taken out, and is the change itself where nothing was stored', () => {
     expect(writtenOver({ a: 1, b: 2, c: 3 }, { a: 1, b: 2 }, { a: 1 })).toEqual({ a: 1, c: 3 });
     expect(writtenOver(undefined, before, { x: 1 })).toEqual({ x: 1 });

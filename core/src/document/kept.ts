@@ -74,17 +74,28 @@ export function writtenOver(stored: unknown, before: unknown, after: unknown): u
     return out;
   }
   if (Array.isArray(stored) && Array.isArray(before) && Array.isArray(after)) {
-    const find = (list: readonly unknown[], id: unknown) =>
-      id === undefined ? undefined : list.find((entry) => idOf(entry) === id);
-    const written = after.map((entry: unknown) => {
-      const id = idOf(entry);
-      return writtenOver(find(stored, id), find(before, id), entry);
-    });
-    // Entries nobody could read: they were not shown, so nobody took them out.
-    const unread = stored.filter((entry: unknown) => isPlain(entry) && find(before, idOf(entry)) === undefined);
-    return [...written, ...unread.filter((entry) => find(after, idOf(entry)) === undefined)];
+    return listWrittenOver(stored, before, after);
   }
   return after;
+}
+
+function listWrittenOver(stored: readonly unknown[], before: readonly unknown[], after: readonly unknown[]): unknown[] {
+  // Entries without an id are told by what they say; where each was read, they lie in the same places.
+  const isEach = stored.length === before.length;
+  const placeOf = (entry: unknown) => before.findIndex((other) => sameData(other, entry));
+  const find = (list: readonly unknown[], entry: unknown) => {
+    const id = idOf(entry);
+    if (id !== undefined) return list.find((other) => idOf(other) === id);
+    return isEach ? list[placeOf(entry)] : undefined;
+  };
+  const written = after.map((entry) => writtenOver(find(stored, entry), find(before, entry), entry));
+  // Entries nobody could read: they were not shown, so nobody took them out.
+  const unread = stored.filter((entry) => {
+    if (!isPlain(entry)) return false;
+    if (idOf(entry) === undefined) return !isEach && placeOf(entry) < 0;
+    return find(before, entry) === undefined && find(after, entry) === undefined;
+  });
+  return [...written, ...unread];
 }
 
 /**

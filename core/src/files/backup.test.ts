@@ -113,12 +113,61 @@ describe('what is no back-up', () => {
     expect(read(zip())).toMatch(words);
   });
 
-  it('a bomb is refused by what it says it holds, before it is unpacked', () => {
-    const zip = Buffer.from(zipSync({ 'bomb.json': new Uint8Array(1000) }));
+  /** A zip with a manifest that tells the truth of these files. */
+  const told = (files: Record<string, Uint8Array>, more: Record<string, Uint8Array> = {}) => {
+    const named = Object.entries(files).map(([path, content]) => ({
+      path,
+      bytes: content.length,
+      sha256: createHash('sha256').update(content).digest('hex'),
+    }));
+    const manifest = { format: 'june-tide-backup', version: 1, madeAt: AT, schemas: { board: 1 }, files: named };
+    return zipSync({ ...more, 'manifest.json': strToU8(JSON.stringify(manifest)), ...files });
+  };
+  const zeros = (MB: number) => new Uint8Array(MB * 1e6);
+
+  it.each<[string, () => Uint8Array]>([
+    ['one board of 30 MB', () => told({ 'boards/00001.json': zeros(30) })],
+    ['a manifest of 70 MB', () => zipSync({ 'manifest.json': zeros(70) })],
+    [
+      'many texts that together are a thousand times what they are packed',
+      () => told(Object.fromEntries(Array.from({ length: 8 }, (_, i) => [`boards/${i}.json`, zeros(5)]))),
+    ],
+  ])('a bomb is refused before it is unpacked: %s', (_, zip) => {
+    expect(read(zip())).toMatch(/larger than any back-up|no manifest/);
+  });
+
+  it('what the manifest does not name is not unpacked: it may be as large as it likes', () => {
+    const empty = { 'riders.json': strToU8('[]'), 'blanks.json': strToU8('[]'), 'settings.json': strToU8('[]') };
+    const zip = Buffer.from(told(empty, { 'bomb.json': zeros(1) }));
+    // Its content is no deflate (RFC 1951: block type 3 is reserved): unpacked, it would throw.
+    const local = zip.indexOf('bomb.json');
+    zip.fill(0xff, local + 9, local + 60);
+    const found = readBackup(Uint8Array.from(zip));
+    expect(found).toMatchObject({ ok: true, rows: { boards: [], riders: [], photos: [] } });
+  });
+
+  it('one that is larger in the zip than the manifest says is not unpacked', () => {
+    const zip = Buffer.from(told({ 'riders.json': strToU8('[]') }));
     // The size unpacked, in the central directory (APPNOTE 4.3.12: offset 24 after its mark).
-    const central = zip.indexOf(Buffer.from([0x50, 0x4b, 1, 2]));
+    const central = zip.lastIndexOf(Buffer.from([0x50, 0x4b, 1, 2]));
     zip.writeUInt32LE(0xf0000000, central + 24);
-    expect(read(Uint8Array.from(zip))).toMatch(/larger than any back-up/);
+    expect(read(Uint8Array.from(zip))).toMatch(/riders.json is missing in it, or larger than it should be/);
+  });
+
+  it('a directory that says it goes on for ever is given up', () => {
+    const zip = Buffer.from(told({ 'riders.json': strToU8('[]') }));
+    // The count of files, in the end of the central directory (APPNOTE 4.3.16: offset 10).
+    const end = zip.lastIndexOf(Buffer.from([0x50, 0x4b, 5, 6]));
+    zip.writeUInt16LE(0xffff, end + 10);
+    zip.writeUInt16LE(0xffff, end + 8);
+    expect(typeof read(Uint8Array.from(zip))).toBe('string');
+  });
+
+  it('says how much of it is read', () => {
+    const shares: number[] = [];
+    readBackup(backupZip(rows, AT), (share) => shares.push(share));
+    expect(shares.at(-1)).toBe(1);
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
   });
 
   it('never throws, wherever it is cut or a byte is another', () => {

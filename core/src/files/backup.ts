@@ -83,48 +83,74 @@ export function backupZip(rows: ShedRows, madeAt: string): Uint8Array {
 
 export type BackupRead = { ok: true; rows: ShedRows; madeAt: string } | { ok: false; reason: string };
 
-/** A zip is no larger, packed and unpacked, and has no more files in it. */
-const MOST = { packed: 2e9, unpacked: 4e9, file: 3e8, files: 200_000 } as const;
+/** A zip is no larger, and what is in it no larger and no more than a shed's. */
+const MOST = { packed: 2e9, manifest: 6e7, board: 2e7, list: 1e8, photo: 2e7, files: 200_000 } as const;
+/** Texts pack to about a tenth, pictures not at all: what says it unpacks to many times more is no back-up. */
+const MOST_TIMES_PACKED = { texts: 200, photos: 3 } as const;
 
 const no = (reason: string): BackupRead & { ok: false } => ({ ok: false, reason });
 
+/** The files of a zip that are asked for, each once and only where it is no larger than is said. @throws Error where the zip is spoilt. */
+function filesOf(zip: Uint8Array, most: (name: string) => number | undefined): Record<string, Uint8Array> {
+  const seen = new Set<string>();
+  let count = 0;
+  return unzipSync(zip, {
+    filter: ({ name, originalSize }) => {
+      if (++count > MOST.files) throw new Error('too many files');
+      if (seen.has(name) || originalSize > (most(name) ?? -1)) return false;
+      seen.add(name);
+      return true;
+    },
+  });
+}
+
+const LIST = /^(riders|blanks|settings)\.json$/;
+const mostOf = ({ path, photo }: Manifest['files'][number]): number =>
+  photo ? MOST.photo : LIST.test(path) ? MOST.list : MOST.board;
+
+/** Does the manifest tell of more than a shed holds, or of more than the zip can? */
+function isTooLarge({ files }: Manifest, zip: Uint8Array): boolean {
+  const sum = (isPhoto: boolean) =>
+    files.reduce((all, { photo, bytes }) => all + ((photo !== undefined) === isPhoto ? bytes : 0), 0);
+  return (
+    files.length > MOST.files ||
+    files.some((file) => file.bytes > mostOf(file)) ||
+    sum(false) > MOST_TIMES_PACKED.texts * zip.length ||
+    sum(true) > MOST_TIMES_PACKED.photos * zip.length
+  );
+}
+
 /**
- * A back-up read again: whole, each file as its manifest says, or not at all. Never throws. Sizes are looked at before anything is
- * unpacked; files the manifest does not name are passed over.
+ * A back-up read again: whole, each file as its manifest says, or not at all. Never throws. The manifest is read first; only what it names
+ * is unpacked, and no more of it than it says.
+ * @param tell is told how much of it is read, 0 to 1.
  */
-export function readBackup(zip: Uint8Array): BackupRead {
+export function readBackup(zip: Uint8Array, tell: (share: number) => void = () => undefined): BackupRead {
   if (zip.length === 0) return no('The file is empty.');
   if (zip[0] !== 0x50 || zip[1] !== 0x4b) return no('It is no zip: a back-up of June Tide is one.');
   if (zip.length > MOST.packed) return no('It is larger than any back-up.');
-  let files: Record<string, Uint8Array>;
-  let tooLarge = false;
-  let [whole, count] = [0, 0];
   try {
-    files = unzipSync(zip, {
-      filter: ({ originalSize }) => {
-        whole += originalSize;
-        count += 1;
-        tooLarge ||= originalSize > MOST.file || whole > MOST.unpacked || count > MOST.files;
-        return !tooLarge;
-      },
-    });
+    const listed = filesOf(zip, (name) => (name === MANIFEST ? MOST.manifest : undefined));
+    if (!Object.hasOwn(listed, MANIFEST)) return no('It is a zip, and no back-up of June Tide: it has no manifest.');
+    const manifest = manifestSchema.safeParse(jsonOf(listed[MANIFEST]));
+    if (!manifest.success) return no('Its manifest cannot be read: it is no back-up of June Tide, or it is spoilt.');
+    const { data } = manifest;
+    if (data.version > VERSION) return no('It was made by a newer June Tide: update this one, then open it again.');
+    if (isTooLarge(data, zip)) return no('What it says is packed in it is larger than any back-up.');
+    const told = new Map(data.files.map(({ path, bytes }) => [path, bytes]));
+    const files = filesOf(zip, (name) => told.get(name));
+    for (const [i, { path, bytes, sha256: hash }] of data.files.entries()) {
+      const content = Object.hasOwn(files, path) ? files[path] : undefined;
+      if (!content) return no(`${path} is missing in it, or larger than it should be: the back-up is not whole.`);
+      if (content.length !== bytes || hashed(content) !== hash) {
+        return no(`${path} is not as it was written: the back-up is spoilt.`);
+      }
+      tell((i + 1) / data.files.length);
+    }
+    return rowsOf(data, files);
   } catch {
     return no('The zip is cut off or spoilt: it cannot be unpacked whole.');
   }
-  if (tooLarge) return no('What is packed in it is larger than any back-up.');
-  if (!Object.hasOwn(files, MANIFEST)) return no('It is a zip, and no back-up of June Tide: it has no manifest.');
-  const manifest = manifestSchema.safeParse(jsonOf(files[MANIFEST]));
-  if (!manifest.success) return no('Its manifest cannot be read: it is no back-up of June Tide, or it is spoilt.');
-  const { data } = manifest;
-  if (data.version > VERSION) return no('It was made by a newer June Tide: update this one, then open it again.');
-  for (const { path, bytes, sha256: told } of data.files) {
-    const content = Object.hasOwn(files, path) ? files[path] : undefined;
-    if (!content) return no(`${path} is missing in it: the back-up is not whole.`);
-    if (content.length !== bytes || hashed(content) !== told) {
-      return no(`${path} is not as it was written: the back-up is spoilt.`);
-    }
-  }
-  return rowsOf(data, files);
 }
 
 function rowsOf({ files: told, madeAt }: Manifest, files: Record<string, Uint8Array>): BackupRead {
@@ -138,7 +164,7 @@ function rowsOf({ files: told, madeAt }: Manifest, files: Record<string, Uint8Ar
     }
     const value = jsonOf(files[path]);
     if (value === undefined) return no(`${path} is no JSON: the back-up is spoilt.`);
-    const list = /^(riders|blanks|settings)\.json$/.exec(path)?.[1] as keyof typeof lists | undefined;
+    const list = LIST.exec(path)?.[1] as keyof typeof lists | undefined;
     if (list === undefined) boards.push(value);
     else if (Array.isArray(value)) lists[list] = value;
     else return no(`${path} is no list: the back-up is spoilt.`);

@@ -1,5 +1,5 @@
 import type { Mesh } from '../solid/mesh.ts';
-import { onOneLine } from '../units/oneLine.ts';
+import { inAscii, onOneLine } from '../units/oneLine.ts';
 
 /** A mesh as Wavefront OBJ text: vertices in mm to 0.0001, then triangles counted from 1. */
 export function meshToObj(mesh: Mesh, name: string): string {
@@ -21,7 +21,7 @@ export function meshToPly(mesh: Mesh, name: string): string {
   const lines = [
     'ply',
     'format ascii 1.0',
-    `comment June Tide, mm: ${name.replace(/[^\x20-\x7e]/g, '?')}`,
+    `comment June Tide, mm: ${inAscii(name)}`,
     `element vertex ${p.length / 3}`,
     'property double x',
     'property double y',

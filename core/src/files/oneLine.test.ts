@@ -2,11 +2,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { DOMParser } from '@xmldom/xmldom';
 import DxfParser from 'dxf-parser';
+import { strFromU8, unzipSync } from 'fflate';
 import { DRAWINGS } from './boardDrawings.ts';
 import { drawingToDxf } from './dxf.ts';
-import { meshToObj } from './obj.ts';
+import { meshToObj, meshToPly } from './obj.ts';
 import { sizeRunToCsv } from './sizeRunCsv.ts';
+import { meshToStl } from './stl.ts';
 import { drawingToSvg } from './svg.ts';
+import { meshToThreeMf } from './threeMf.ts';
 import { modelNamed } from '../models/models.ts';
 import { shapeOf } from '../shape/shape.ts';
 import { meshOf } from '../solid/mesh.ts';
@@ -37,6 +40,31 @@ describe('a name with letters that steer', () => {
     expect(troubles).toEqual([]);
     expect(svg.getElementsByTagName('b')).toHaveLength(0);
     expect(svg.getElementsByTagName('title')[0].textContent).toContain('Step 0 LINE <b>& evil');
+  });
+
+  it('of half letters and none is XML all the same: SVG and 3MF', () => {
+    const halves = 'Tide \ud83c\ufffe\uffff \udfc4 🏄 Ana';
+    const plain = 'Tide    \u0020🏄 Ana'.replace(/ +/, ' ');
+    const troubles: string[] = [];
+    const parse = (xml: string) =>
+      new DOMParser({ onError: (_level, words) => troubles.push(words) }).parseFromString(xml, 'text/xml');
+    const wild = { ...drawing, title: halves };
+    expect(parse(drawingToSvg(wild)).getElementsByTagName('title')[0].textContent!.replace(/ +/g, ' ')).toBe(plain);
+    const files = unzipSync(meshToThreeMf(meshOf(shape, { stations: 12, ring: 24 }), halves));
+    const model = strFromU8(Object.entries(files).find(([path]) => path.endsWith('.model'))![1]);
+    expect(model).not.toMatch(/\ufffd|\ufffe|\uffff/);
+    const [object] = [...parse(model).getElementsByTagName('object')];
+    expect(object.getAttribute('name')!.replace(/ +/g, ' ')).toBe(plain);
+    expect(troubles).toEqual([]);
+  });
+
+  it('is letters of ASCII that are seen in the head of an STL and a PLY', () => {
+    const mesh = meshOf(shape, { stations: 12, ring: 24 });
+    const stl = meshToStl(mesh, 'a\r\n\u001b[2J\u0000č').subarray(0, 80);
+    const end = stl.indexOf(0);
+    expect(Buffer.from(stl.subarray(0, end)).toString('latin1')).toBe('June Tide, mm: a???[2J??');
+    expect(stl.subarray(end).every((byte) => byte === 0)).toBe(true);
+    expect(meshToPly(mesh, 'a\nend_header').split('\n')[2]).toBe('comment June Tide, mm: a?end_header');
   });
 
   it('begins no line of an OBJ', () => {

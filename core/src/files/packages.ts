@@ -17,7 +17,15 @@ export { boardsToCsv } from '../record/boardsCsv.ts';
 export { shelfFromCsv, shelfToCsv } from '../make/shelfCsv.ts';
 export { sizeRunToCsv } from './sizeRunCsv.ts';
 export { zipOf } from './zipOf.ts';
-export { BACKUP_TABLES, type BackupTable, backupZip, type KeptPhoto, readBackup, type ShedRows } from './backup.ts';
+export {
+  BACKUP_TABLES,
+  type BackupRead,
+  type BackupTable,
+  backupZip,
+  type KeptPhoto,
+  readBackup,
+  type ShedRows,
+} from './backup.ts';
 export {
   type Choice,
   type Fate,

@@ -1,4 +1,5 @@
 import type { Mesh } from '../solid/mesh.ts';
+import { inAscii } from '../units/oneLine.ts';
 
 const HEADER = 80;
 const FACET = 50;
@@ -11,8 +12,8 @@ export function meshToStl(mesh: Mesh, name: string): Uint8Array<ArrayBuffer> {
   const count = mesh.triangles.length / 3;
   const bytes = new Uint8Array(HEADER + 4 + FACET * count);
   const view = new DataView(bytes.buffer);
-  const header = `June Tide, mm: ${name}`;
-  for (let i = 0; i < Math.min(header.length, HEADER); i++) bytes[i] = header.charCodeAt(i) & 0x7f;
+  const header = `June Tide, mm: ${inAscii(name)}`.slice(0, HEADER);
+  for (let i = 0; i < header.length; i++) bytes[i] = header.charCodeAt(i);
   view.setUint32(HEADER, count, true);
   const p = mesh.positions;
   for (let t = 0; t < count; t++) {

@@ -5,9 +5,14 @@ import { inkOf, LOOKS } from './layers.ts';
 
 const escapes: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 
+/** What is no letter: half of one, and the two places Unicode keeps empty. XML has no place for them (XML 1.0, 2.2). */
+const NO_LETTER = /[\p{Cs}\ufffe\uffff]/gu;
+
 /** A text as XML takes it, on one line: a letter that XML has no place for is a blank. */
 export function escapeXml(text: string): string {
-  return onOneLine(text).replace(/[&<>"]/g, (c) => escapes[c]);
+  return onOneLine(text)
+    .replace(NO_LETTER, ' ')
+    .replace(/[&<>"]/g, (c) => escapes[c]);
 }
 
 const round = (value: number) => String(Number(value.toFixed(4)));

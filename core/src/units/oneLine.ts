@@ -4,6 +4,9 @@ const STEERING = /[\p{Cc}\u2028\u2029\u200b-\u200f\u202a-\u202e\u2060-\u2069\ufe
 /** A text for a place that takes one line: what would begin another, or say something to the reader's program, is a blank. */
 export const onOneLine = (text: string): string => text.replace(STEERING, ' ');
 
+/** A text in letters of ASCII that are seen, for a place that takes no others. */
+export const inAscii = (text: string): string => text.replace(/[^\x20-\x7e]/g, '?');
+
 /** So much of what was typed is said back. */
 const MOST_SAID = 40;
 /** What was typed, said back in a refusal: on one line, in quotation marks, and no longer than is looked at. */

@@ -17,11 +17,13 @@ interface MadeProps<A extends Outcome> {
   notes: string;
   /** It takes a moment at most: how far it is is not shown. */
   calm?: boolean;
+  /** Told when the board is on the rack. */
+  onKept?: () => void;
   children?: ReactNode;
 }
 
 /** What a board that is brought in comes out as, and the way onto the rack. */
-export function Made<A extends Outcome>({ state, notes, calm = false, children }: MadeProps<A>) {
+export function Made<A extends Outcome>({ state, notes, calm = false, onKept, children }: MadeProps<A>) {
   const navigate = useNavigate();
   const [name, setName] = useState('');
   const { going, failed, stop, made, current } = state;
@@ -76,7 +78,9 @@ export function Made<A extends Outcome>({ state, notes, calm = false, children }
               current={current}
               onPut={() => {
                 const named = { ...board, notes, ...(name.trim() === '' ? {} : { name: name.trim() }) };
-                void navigate(`/bay/${addBoard(named, null)}/outline`);
+                const id = addBoard(named, null);
+                onKept?.();
+                void navigate(`/bay/${id}/outline`);
               }}
             >
               Put it on the rack

@@ -1,8 +1,16 @@
 import { Button, Select } from 'antd';
 import { useEffect, useState } from 'react';
-import { backUp } from '../../parts/backUp.ts';
-import { changeBackup, daysSince, lastBackup, type LastBackup, pickFolder, picksFolders } from '../../store/shed.ts';
-import { reasonOf } from '../../store/saveQueue.ts';
+import { backUp, saveWindow } from '../../parts/backUp.ts';
+import {
+  changeBackup,
+  daysSince,
+  lastBackup,
+  type LastBackup,
+  pickFolder,
+  picksFolders,
+  StoreUnread,
+} from '../../store/shed.ts';
+import { reasonOf } from '../../store/autosaveQueue.ts';
 
 const EVERY: readonly { value: number; label: string }[] = [
   { value: 0, label: 'only by hand' },
@@ -14,8 +22,9 @@ const EVERY: readonly { value: number; label: string }[] = [
 function ago(last: LastBackup): string {
   const days = daysSince(last, Date.now());
   if (days === undefined) return 'None was made in this browser yet.';
-  if (days === 0) return 'The last was made today.';
-  return `The last was made ${days === 1 ? 'yesterday' : `${days} days ago`}.`;
+  const when = days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
+  const where = last.into === 'folder' ? ', in your folder' : last.into === 'downloads' ? ', among your downloads' : '';
+  return `The last was made ${when}${where}.`;
 }
 
 /** Everything in one file: by hand, and on a rhythm into a folder or among the downloads. */
@@ -23,6 +32,7 @@ export function BackUp() {
   const [last, setLast] = useState<LastBackup>();
   const [said, say] = useState<{ words: string; wrong: boolean }>();
   const [busy, setBusy] = useState(false);
+  const [isUnread, setUnread] = useState(false);
   useEffect(() => {
     void lastBackup().then(setLast, () => undefined);
   }, []);
@@ -33,10 +43,16 @@ export function BackUp() {
       setLast(made.last);
       say({ words: made.words, wrong: false });
     } catch (error) {
-      say({ words: `No back-up was made: ${reasonOf(error)}`, wrong: true });
+      setUnread(error instanceof StoreUnread);
+      say({ words: `No back-up was made: ${reasonOf(error)}.`, wrong: true });
     }
     setBusy(false);
   };
+  const makeOfWindow = () =>
+    saveWindow().then(
+      (words) => say({ words, wrong: false }),
+      (error: unknown) => say({ words: `Nothing was saved: ${reasonOf(error)}.`, wrong: true }),
+    );
   return (
     <>
       <p className="quiet above-0">
@@ -70,7 +86,12 @@ export function BackUp() {
       )}
       {said && (
         <p role={said.wrong ? 'alert' : 'status'} className={said.wrong ? 'trouble' : 'quiet'}>
-          {said.words}
+          {said.words}{' '}
+          {said.wrong && isUnread && (
+            <Button size="small" onClick={() => void makeOfWindow()}>
+              Save what this window holds
+            </Button>
+          )}
         </p>
       )}
     </>

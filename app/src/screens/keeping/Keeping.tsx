@@ -3,6 +3,7 @@ import { BackUp } from './BackUp.tsx';
 import { Mishaps } from './Mishaps.tsx';
 import { PutAsideRows, SpoiltRows } from './SpoiltRows.tsx';
 import { Restore } from './Restore.tsx';
+import { ShedsBefore } from './ShedsBefore.tsx';
 import { StoreRoom } from './StoreRoom.tsx';
 
 /** How the shed is kept safe: back-ups out and in, the room it takes, and what cannot be read. */
@@ -19,6 +20,7 @@ export function Keeping() {
         <section aria-label="Bring a back-up in">
           <h1>Bring a back-up in</h1>
           <Restore />
+          <ShedsBefore />
         </section>
         <section aria-label="What cannot be read">
           <h1>What cannot be read</h1>

@@ -3,9 +3,10 @@ import { useState } from 'react';
 import type { Choice, Fate, RestoreRow, ShedRows } from '@june-tide/core/files/packages';
 import { useLengthStyle } from '../../parts/Measure.tsx';
 import { PickFile } from '../../parts/PickFile.tsx';
-import { saveFile } from '../../parts/saveFile.ts';
-import { bringBack, gatherRows, makeBackup, replaceAll } from '../../store/shed.ts';
-import { reasonOf } from '../../store/saveQueue.ts';
+import { bringBack, gatherRows, replaceAll } from '../../store/shed.ts';
+import { bring, type Going, Stopped } from '../../workers/bringClient.ts';
+import type { BringWork } from '../../workers/bringMessages.ts';
+import { reasonOf } from '../../store/autosaveQueue.ts';
 
 const FATE_WORDS: Readonly<Record<Fate, string>> = {
   new: 'not here',
@@ -36,18 +37,35 @@ export function Restore() {
   const [said, say] = useState<{ words: string; wrong: boolean }>();
   const [busy, setBusy] = useState(false);
   const style = useLengthStyle();
-  const open = async (file: File) => {
-    setOpened(undefined);
-    const { readBackup, restoreDifference, restorePlan } = await import('@june-tide/core/files/packages');
-    const read = readBackup(new Uint8Array(await file.arrayBuffer()));
-    if (!read.ok) return say({ words: `${file.name}: ${read.reason} Nothing was changed.`, wrong: true });
-    const plan = restorePlan(await gatherRows(), read.rows).map((row) => ({
+  const [reading, setReading] = useState<{ work: Going<BringWork['backup']['answer']>; share: number }>();
+  const read = async (file: File): Promise<string | undefined> => {
+    const work = bring('backup', { file }, (_, share = 0) => setReading({ work, share }));
+    setReading({ work, share: 0 });
+    const found = await work.result;
+    if (!found.ok) return `${file.name}: ${found.reason} Nothing was changed.`;
+    const { restoreDifference, restorePlan } = await import('@june-tide/core/files/packages');
+    const plan = restorePlan(await gatherRows(), found.rows).map((row) => ({
       ...row,
       difference: restoreDifference(row, style),
     }));
-    say(undefined);
+    if (plan.length === 0 && found.rows.photos.length === 0)
+      return `${file.name} is a back-up with nothing in it. Nothing was changed.`;
     setChoices(new Map(plan.map((row) => [row, row.choices[0]])));
-    setOpened({ file: file.name, madeAt: read.madeAt, rows: read.rows, plan });
+    setOpened({ file: file.name, madeAt: found.madeAt, rows: found.rows, plan });
+    return undefined;
+  };
+  const open = async (file: File) => {
+    setOpened(undefined);
+    say(undefined);
+    try {
+      const wrong = await read(file);
+      if (wrong !== undefined) say({ words: wrong, wrong: true });
+    } catch (error) {
+      const words =
+        error instanceof Stopped ? 'Stopped. Nothing was changed.' : `It cannot be read: ${reasonOf(error)}.`;
+      say({ words, wrong: !(error instanceof Stopped) });
+    }
+    setReading(undefined);
   };
   const doing = async (work: () => Promise<string>) => {
     setBusy(true);
@@ -67,15 +85,17 @@ export function Restore() {
         From this machine or another. What would happen is shown first; nothing is changed before you say so, and then
         all of it or nothing.
       </p>
-      <PickFile
-        label="A back-up"
-        accept=".zip,application/zip"
-        pick={(file) =>
-          void open(file).catch(() => say({ words: 'The file cannot be read from its place.', wrong: true }))
-        }
-      >
+      <PickFile label="A back-up" accept=".zip,application/zip" pick={(file) => void open(file)}>
         Open a back-up
       </PickFile>
+      {reading && (
+        <p className="row-of-tools" role="status">
+          Reading, {Math.floor(100 * reading.share)} %
+          <Button size="small" onClick={() => reading.work.stop()}>
+            Stop
+          </Button>
+        </p>
+      )}
       {said && (
         <p role={said.wrong ? 'alert' : 'status'} className={said.wrong ? 'trouble' : 'quiet'}>
           {said.words}
@@ -130,15 +150,13 @@ export function Restore() {
             </Button>
             <Popconfirm
               title="Make everything as in the back-up?"
-              description="What is here and not in it goes. A back-up of what is here is saved first."
-              okText="Save what is here, then replace it"
+              description="What is here and not in it goes. The shed as it is now is kept in this browser until you let it go."
+              okText="Replace it"
               cancelText="No"
               onConfirm={() =>
                 void doing(async () => {
-                  const now = await makeBackup();
-                  saveFile(now.zip, `before-${now.name}`, 'application/zip');
-                  await replaceAll(opened.rows);
-                  return `Everything is as in ${opened.file}. What was here before is in before-${now.name}.`;
+                  await replaceAll(opened.rows, opened.file);
+                  return `Everything is as in ${opened.file}. The shed of before is kept under Sheds of before.`;
                 })
               }
             >

@@ -17,6 +17,7 @@ import { formatLitres } from '@june-tide/core/units';
 import { TailSelect } from '../../parts/TailSelect.tsx';
 import { TopBar } from '../../parts/TopBar.tsx';
 import { Doors } from '../bring/Doors.tsx';
+import { useDraft } from '../../parts/useDraft.ts';
 import { Made } from '../bring/Made.tsx';
 import { useBring } from '../bring/useBring.ts';
 import { MeasuredBoard } from './MeasuredBoard.tsx';
@@ -27,9 +28,9 @@ const ALIKE_mm = 1;
 
 /** A board that exists, brought in by what is read off it: any readings are enough, each one more makes it more like. */
 export function Measured() {
-  const [readings, setReadings] = useState<SheetReadings>({});
-  const [sides, setSides] = useState(false);
-  const [errors_mm, setErrors] = useState<Readonly<Partial<Record<Tool, number>>>>({});
+  const [readings, setReadings, dropReadings] = useDraft<SheetReadings>('measured', {});
+  const [sides, setSides] = useDraft('measured:sides', false);
+  const [errors_mm, setErrors] = useDraft<Readonly<Partial<Record<Tool, number>>>>('measured:tools', {});
   const [tail, setTail] = useState<TailKind>();
   const asked = useMemo(
     () => ({ readings, choices: { name: 'Measured board', tail, errors_mm, bands: true } }),
@@ -61,6 +62,11 @@ export function Measured() {
             >
               Try it with made-up readings
             </Button>
+            {Object.keys(readings).length > 0 && (
+              <Button size="small" type="text" onClick={dropReadings}>
+                Clear the sheet
+              </Button>
+            )}
             <label className="row-of-tools">
               <Switch size="small" checked={sides} onChange={setSides} aria-label="Left and right by themselves" />
               <span>Left and right by themselves</span>
@@ -81,7 +87,7 @@ export function Measured() {
           />
         </section>
         <MeasuredBoard board={made?.board} bands={made?.bands} />
-        <Made state={state} calm notes={made ? notesOf(made, count) : ''}>
+        <Made state={state} calm onKept={dropReadings} notes={made ? notesOf(made, count) : ''}>
           {made && <Says made={made} count={count} />}
           <TailSelect
             className="fit-all below-8"

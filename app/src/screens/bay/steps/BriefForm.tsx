@@ -2,6 +2,7 @@ import { Button, DatePicker, Form, Input, InputNumber, Select } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
 import { FAMILIES, FAMILY_WORDS } from '@june-tide/core/document';
 import { type Brief, USUAL_WAVES, type Waves } from '@june-tide/core/rider';
+import { TypedBefore, useFormDraft } from '../../../parts/formDraft.tsx';
 import { WavesItems } from '../../../parts/WavesItems.tsx';
 import { wavesOf } from '../../../store/derived.ts';
 import { edit, useShed } from '../../../store/shed.ts';
@@ -34,6 +35,11 @@ export function BriefForm({ onDone }: { onDone: () => void }) {
     ...(brief?.family ? { family: brief.family } : {}),
     ...(brief?.againstId ? { againstId: brief.againstId } : {}),
   };
+  const [form] = Form.useForm<BriefValues>();
+  const draft = useFormDraft(`brief:${record.id}`, form, initial);
+  // A day is kept as it is written down.
+  const { dueOn } = draft.values;
+  const values = { ...draft.values, dueOn: dueOn ? dayjs(dueOn) : null };
   const keep = (values: BriefValues) => {
     const next: Brief = {
       waves: values.waves,
@@ -45,11 +51,20 @@ export function BriefForm({ onDone }: { onDone: () => void }) {
       ...(values.dueOn ? { dueOn: values.dueOn.format('YYYY-MM-DD') } : {}),
       ...(values.againstId ? { againstId: values.againstId } : {}),
     };
-    edit(record.id, 'brief', (r) => ({ ...r, brief: next }));
+    if (edit(record.id, 'brief', (r) => ({ ...r, brief: next })).ok) draft.drop();
     onDone();
   };
   return (
-    <Form<BriefValues> layout="vertical" initialValues={initial} onFinish={keep} requiredMark={false} size="small">
+    <Form<BriefValues>
+      form={form}
+      layout="vertical"
+      initialValues={values}
+      onValuesChange={draft.typed}
+      onFinish={keep}
+      requiredMark={false}
+      size="small"
+    >
+      <TypedBefore draft={draft} />
       <Form.Item name="purpose" label="What this board is for" className="below-6">
         <Input maxLength={500} placeholder="Winter step-up for the outer bank" />
       </Form.Item>
@@ -86,7 +101,14 @@ export function BriefForm({ onDone }: { onDone: () => void }) {
         <Button type="primary" htmlType="submit">
           Keep the brief
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+        <Button
+          onClick={() => {
+            draft.drop();
+            onDone();
+          }}
+        >
+          Cancel
+        </Button>
       </div>
     </Form>
   );

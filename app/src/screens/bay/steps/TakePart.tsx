@@ -8,6 +8,7 @@ import { models } from '@june-tide/core/models';
 import { MOST_KEPT } from '@june-tide/core/record';
 import { formatLength } from '@june-tide/core/units';
 import { useLengthStyle } from '../../../parts/Measure.tsx';
+import { useDraft } from '../../../parts/useDraft.ts';
 import { changeSettings, editBoard, takePart, useShed } from '../../../store/shed.ts';
 import { layOver, useSession } from '../session.ts';
 import { type StepKey, useBay } from '../useBay.ts';
@@ -177,7 +178,7 @@ function Taking({ parts, done }: { parts: readonly [Part, ...Part[]]; done: () =
 function Library({ part }: { part: Part }) {
   const { record } = useBay();
   const library = useShed((shed) => shed.settings.library);
-  const [name, setName] = useState('');
+  const [name, setName, dropName] = useDraft(`part:${part}`, '');
   const { words } = PART_FACTS[part];
   const mine = library.filter((kept) => kept.part === part);
   return (
@@ -211,7 +212,7 @@ function Library({ part }: { part: Part }) {
           disabled={name.trim() === '' || library.length >= MOST_KEPT}
           onClick={() => {
             const kept = { id: crypto.randomUUID(), name: name.trim(), part, board: record.board };
-            if (changeSettings({ library: [...library, kept] }).ok) setName('');
+            if (changeSettings({ library: [...library, kept] }).ok) dropName();
           }}
         >
           Keep this board’s {words}

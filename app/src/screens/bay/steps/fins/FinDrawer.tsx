@@ -1,12 +1,12 @@
 import { Button, Input, Select } from 'antd';
 import { CloseOutlined } from '@ant-design/icons';
-import { useState } from 'react';
 import { finArea_mm2 } from '@june-tide/core/fins';
 import { type FinSet, INSIDES, MOST_SETS, withFinSet } from '@june-tide/core/record';
 import { formatArea, formatLength } from '@june-tide/core/units';
 import { AddPhoto } from '../../../../parts/AddPhoto.tsx';
 import { Photos } from '../../../../parts/Photos.tsx';
 import { useLengthStyle } from '../../../../parts/Measure.tsx';
+import { useDraft } from '../../../../parts/useDraft.ts';
 import { changeSettings, dropPhotosOf, editBoard, useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
 
@@ -20,7 +20,7 @@ export function FinDrawer() {
   const { record } = useBay();
   const sets = useShed((shed) => shed.settings.finDrawer);
   const style = useLengthStyle();
-  const [name, setName] = useState('');
+  const [name, setName, dropName] = useDraft('fins', '');
   const change = (id: string, to: Partial<FinSet>) =>
     changeSettings({ finDrawer: sets.map((set) => (set.id === id ? { ...set, ...to } : set)) });
   const keep = () => {
@@ -31,7 +31,7 @@ export function FinDrawer() {
       return [{ role, template, inside: 'flat' as const }];
     });
     const set: FinSet = { id: crypto.randomUUID(), name: name.trim(), fins, flex: '', who: '' };
-    if (changeSettings({ finDrawer: [...sets, set] }).ok) setName('');
+    if (changeSettings({ finDrawer: [...sets, set] }).ok) dropName();
   };
   return (
     <section aria-label="Own fins" className="above-8">

@@ -2,6 +2,7 @@ import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { type BlindTrial, type Letter, LETTERS, versionsOf } from '@june-tide/core/record';
 import { dateWords } from '../../../../parts/days.ts';
+import { useDraft } from '../../../../parts/useDraft.ts';
 import { chooseOfTrial, dealTrial, dropTrial, type EditResult } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
 
@@ -31,7 +32,7 @@ function Deal({ done }: { done: (result: EditResult) => void }) {
   const { record } = useBay();
   const winners = versionsOf(record).filter(({ frozen }) => frozen);
   const [version, setVersion] = useState<string>();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped, dropTyped] = useDraft(`variants:${record.id}`, '');
   const of = version ?? winners.at(-1)?.id;
   const variants = typed
     .split('\n')
@@ -46,8 +47,9 @@ function Deal({ done }: { done: (result: EditResult) => void }) {
       className="stack-6"
       onSubmit={(event) => {
         event.preventDefault();
-        done(dealTrial(record.id, of, variants));
-        setTyped('');
+        const dealt = dealTrial(record.id, of, variants);
+        done(dealt);
+        if (dealt.ok) dropTyped();
       }}
     >
       <p className="above-0">
@@ -83,7 +85,7 @@ function Trial({ index, trial, done }: { index: number; trial: BlindTrial; done:
   const { record } = useBay();
   const [marking, setMarking] = useState(false);
   const [letter, setLetter] = useState<Letter>();
-  const [words, setWords] = useState('');
+  const [words, setWords, dropWords] = useDraft(`choice:${record.id}:${index}`, '');
   const { variants, chosen, on, version } = trial;
   const no = versionsOf(record).find(({ id }) => id === version)?.no;
   const told = chosen !== undefined || marking;
@@ -127,7 +129,10 @@ function Trial({ index, trial, done }: { index: number; trial: BlindTrial; done:
             type="primary"
             disabled={!letter}
             onClick={() => {
-              if (letter) done(chooseOfTrial(record.id, index, letter, words.trim()));
+              if (!letter) return;
+              const chose = chooseOfTrial(record.id, index, letter, words.trim());
+              done(chose);
+              if (chose.ok) dropWords();
             }}
           >
             Choose it

@@ -2,8 +2,11 @@ import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { type Failure, FAILURE_WORDS, FAILURES, MOST_FAILURES } from '@june-tide/core/record';
 import { dateWords } from '../../../../parts/days.ts';
+import { useDraft } from '../../../../parts/useDraft.ts';
 import { noteFailure } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
+
+const NOTHING: { what: Failure; words: string; done: string } = { what: 'dented', words: '', done: '' };
 
 const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 
@@ -11,9 +14,8 @@ const capital = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 export function Damage() {
   const { record } = useBay();
   const { failures = [] } = record;
-  const [what, setWhat] = useState<Failure>('dented');
-  const [words, setWords] = useState('');
-  const [done, setDone] = useState('');
+  const [typed, setTyped, dropTyped] = useDraft(`damage:${record.id}`, NOTHING);
+  const { what, words, done } = typed;
   const [refused, setRefused] = useState<string>();
   return (
     <div role="group" aria-label="Damage">
@@ -24,8 +26,7 @@ export function Damage() {
           const noted = noteFailure(record.id, { what, words: words.trim(), done: done.trim() });
           setRefused(noted.ok ? undefined : noted.issues[0]?.words);
           if (!noted.ok) return;
-          setWords('');
-          setDone('');
+          dropTyped();
         }}
       >
         <div className="in-a-row">
@@ -33,21 +34,21 @@ export function Damage() {
             aria-label="What happened to it"
             value={what}
             options={FAILURES.map((value) => ({ value, label: capital(FAILURE_WORDS[value]) }))}
-            onChange={setWhat}
+            onChange={(what) => setTyped({ ...typed, what })}
           />
           <Input
             aria-label="Where and how"
             placeholder="Where, and how it came about"
             maxLength={400}
             value={words}
-            onChange={(e) => setWords(e.target.value)}
+            onChange={(e) => setTyped({ ...typed, words: e.target.value })}
           />
           <Input
             aria-label="What was done"
             placeholder="What was done"
             maxLength={400}
             value={done}
-            onChange={(e) => setDone(e.target.value)}
+            onChange={(e) => setTyped({ ...typed, done: e.target.value })}
           />
         </div>
         <div>

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { changesBetween, changesSentence } from '@june-tide/core/edit';
 import { versionsOf, workingDiffers } from '@june-tide/core/record';
 import { BuiltText, useLengthStyle } from '../../../../parts/Measure.tsx';
+import { useDraft } from '../../../../parts/useDraft.ts';
 import { makeVersion } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
 
@@ -10,7 +11,7 @@ import { useBay } from '../../useBay.ts';
 export function MakeVersion() {
   const { record } = useBay();
   const style = useLengthStyle();
-  const [why, setWhy] = useState('');
+  const [why, setWhy, dropWhy] = useDraft(`version:${record.id}`, '');
   const [refused, setRefused] = useState<string>();
   const from = versionsOf(record).find(({ id }) => id === record.from);
   const differs = workingDiffers(record);
@@ -35,7 +36,7 @@ export function MakeVersion() {
         event.preventDefault();
         const made = makeVersion(record.id, why.trim());
         setRefused(made.ok ? undefined : made.issues[0]?.words);
-        if (made.ok) setWhy('');
+        if (made.ok) dropWhy();
       }}
     >
       {said && (

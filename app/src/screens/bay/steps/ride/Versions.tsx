@@ -10,6 +10,7 @@ import { dateWords } from '../../../../parts/days.ts';
 import { FELT_WORDS, rideWords } from '../../../../parts/rideWords.ts';
 import { BuiltText, Measure, useLengthStyle } from '../../../../parts/Measure.tsx';
 import { measuresFor } from '../../../../store/derived.ts';
+import { useDraft } from '../../../../parts/useDraft.ts';
 import { branchFrom, type EditResult, freeze, goBackTo, thaw, useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
 import { Photos } from '../../../../parts/Photos.tsx';
@@ -282,10 +283,16 @@ function KeepWinner({
   onKeep: (what: { mass_kg?: number; flex?: string; fins?: string }) => void;
 }) {
   const { record } = useBay();
-  const [mass, setMass] = useState<number | null>(record.shaped?.mass_kg ?? null);
-  const [flex, setFlex] = useState('');
-  // The layout that is fitted, until something else is typed.
-  const [fins, setFins] = useState(layoutsOf(record).find(({ id }) => id === record.fitted)?.name ?? '');
+  const [typed, setTyped, dropTyped] = useDraft<{ mass: number | null; flex: string; fins: string }>(
+    `winner:${record.id}:${no}`,
+    {
+      mass: record.shaped?.mass_kg ?? null,
+      flex: '',
+      // The layout that is fitted, until something else is typed.
+      fins: layoutsOf(record).find(({ id }) => id === record.fitted)?.name ?? '',
+    },
+  );
+  const { mass, flex, fins } = typed;
   return (
     <form
       className="row-of-tools"
@@ -297,6 +304,7 @@ function KeepWinner({
           ...(flex.trim() === '' ? {} : { flex: flex.trim() }),
           ...(fins.trim() === '' ? {} : { fins: fins.trim() }),
         });
+        dropTyped();
       }}
     >
       <InputNumber
@@ -308,7 +316,7 @@ function KeepWinner({
         suffix="kg"
         placeholder="weight"
         value={mass}
-        onChange={setMass}
+        onChange={(next) => setTyped({ ...typed, mass: next })}
       />
       <Input
         aria-label="Flex in words"
@@ -317,7 +325,7 @@ function KeepWinner({
         placeholder="flex, in words"
         maxLength={200}
         value={flex}
-        onChange={(e) => setFlex(e.target.value)}
+        onChange={(e) => setTyped({ ...typed, flex: e.target.value })}
       />
       <Input
         aria-label="Fins it had"
@@ -326,7 +334,7 @@ function KeepWinner({
         placeholder="fins it had"
         maxLength={200}
         value={fins}
-        onChange={(e) => setFins(e.target.value)}
+        onChange={(e) => setTyped({ ...typed, fins: e.target.value })}
       />
       <Button size="small" htmlType="submit" type="primary">
         Keep it

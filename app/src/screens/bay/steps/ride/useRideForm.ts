@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { complaintsFor } from '@june-tide/core/judge';
 import { type Felt, layoutsOf, type Ride, type Wind, workingDiffers } from '@june-tide/core/record';
 import type { Rider, Waves } from '@june-tide/core/rider';
+import { useDraft } from '../../../../parts/useDraft.ts';
 import { noteRide, useShed } from '../../../../store/shed.ts';
 import { useBay } from '../../useBay.ts';
 
@@ -61,7 +62,7 @@ function given<T extends object>(typed: T): Partial<T> {
 export function useRideForm() {
   const { record, rider: owner } = useBay();
   const riders = useShed((shed) => shed.riders);
-  const [typed, setTyped] = useState(NOTHING);
+  const [typed, setTyped, dropTyped] = useDraft(`ride:${record.id}`, NOTHING);
   const [chosen, choose] = useState<string>();
   const [refused, setRefused] = useState<string>();
   const set = (change: Partial<Typed>) => setTyped((was) => ({ ...was, ...change }));
@@ -88,7 +89,7 @@ export function useRideForm() {
     const noted = noteRide(record.id, ride, version === AS_IT_STANDS ? undefined : version);
     setRefused(noted.ok ? undefined : noted.issues[0]?.words);
     if (!noted.ok) return false;
-    setTyped(NOTHING);
+    dropTyped();
     choose(undefined);
     return true;
   };

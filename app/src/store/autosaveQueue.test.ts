@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { reasonOf, SaveQueue, type SaveState } from './saveQueue.ts';
+import { reasonOf, AutosaveQueue, type SaveState } from './autosaveQueue.ts';
 
 /** So much time goes by, and what was promised meanwhile is kept. */
 const settle = (ms = 0) => jest.advanceTimersByTimeAsync(ms);
@@ -12,7 +12,7 @@ describe('the save queue', () => {
     const written: string[] = [];
     let open: () => void = () => undefined;
     const gate = new Promise<void>((resolve) => (open = resolve));
-    const queue = new SaveQueue(() => undefined);
+    const queue = new AutosaveQueue(() => undefined);
     queue.put('a', async () => {
       await gate;
       written.push('a1');
@@ -31,7 +31,7 @@ describe('the save queue', () => {
     const states: SaveState[] = [];
     let full = true;
     let written = 0;
-    const queue = new SaveQueue((state) => states.push(state), 10);
+    const queue = new AutosaveQueue((state) => states.push(state), 10);
     queue.put('a', async () => {
       if (full) throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
       written += 1;
@@ -51,7 +51,7 @@ describe('the save queue', () => {
 
   it('lets a newer state take the place of one that failed', async () => {
     const written: string[] = [];
-    const queue = new SaveQueue(() => undefined, 10);
+    const queue = new AutosaveQueue(() => undefined, 10);
     queue.put('a', () => Promise.reject(new Error('busy')));
     await settle();
     queue.put('a', async () => void written.push('new'));
@@ -63,7 +63,7 @@ describe('the save queue', () => {
 
   it('spaces the states of a drag, and lets go of the wait when a step that is not one comes', async () => {
     const written: string[] = [];
-    const queue = new SaveQueue(() => undefined, 10, 60);
+    const queue = new AutosaveQueue(() => undefined, 10, 60);
     for (let i = 0; i < 5; i++) {
       queue.put('a', async () => void written.push(`drag ${i}`), true);
       await settle(4);
@@ -109,7 +109,7 @@ describe('a refusal of the store, in words', () => {
   it('that never comes is said after its time, and the work goes on when it does', async () => {
     jest.useFakeTimers({ doNotFake: ['queueMicrotask'] });
     const states: SaveState[] = [];
-    const queue = new SaveQueue((state) => states.push(state));
+    const queue = new AutosaveQueue((state) => states.push(state));
     let answer: () => void = () => undefined;
     queue.put('board:x', () => new Promise<void>((done) => (answer = done)));
     await jest.advanceTimersByTimeAsync(9_999);

@@ -2,7 +2,7 @@
 export type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
 
 interface Job {
-  write: () => Promise<unknown>;
+  write: (isPatient: boolean) => Promise<unknown>;
   /** May wait a moment for a newer one: a state in the middle of a drag. */
   patient: boolean;
 }
@@ -12,22 +12,25 @@ const RETRY_ms = 3000;
 const SILENCE_ms = 10_000;
 /** A drag is at most so far ahead of the disk. */
 const APART_ms = 120;
+/** A hand that has not moved for so long has ended its drag. */
+const REST_ms = 600;
 
 /**
  * Writes the latest state of each thing, one write at a time, at once and without waiting for a pause: a drag is on disk
  * while it lasts, its states a little apart. A newer state replaces one still waiting. A failed write is
  * kept in memory and tried again.
  */
-export class SaveQueue {
+export class AutosaveQueue {
   private readonly waiting = new Map<string, Job>();
   private running = false;
-  /** What is being written now. */
-  private writing: string | undefined;
   private readonly tell: (state: SaveState) => void;
   private readonly retry_ms: number;
 
   private readonly apart_ms: number;
   private hurry: () => void = () => undefined;
+  /** Written last in a drag: written once more when it has ended. */
+  private readonly dragged = new Map<string, Job>();
+  private resting: ReturnType<typeof setTimeout> | undefined;
 
   constructor(tell: (state: SaveState) => void, retry_ms = RETRY_ms, apart_ms = APART_ms) {
     this.tell = tell;
@@ -35,10 +38,16 @@ export class SaveQueue {
     this.apart_ms = apart_ms;
   }
 
-  put(key: string, write: () => Promise<unknown>, patient = false): void {
-    this.waiting.set(key, { write, patient });
+  /** @param write is told whether all it stands for may wait: a state of a drag that takes the place of another change does not. */
+  put(key: string, write: (isPatient: boolean) => Promise<unknown>, patient = false): void {
+    this.waiting.set(key, { write, patient: this.isPatient(key, patient) });
+    clearTimeout(this.resting);
     if (!patient) this.hurry();
     if (!this.running) void this.run();
+  }
+
+  private isPatient(key: string, patient: boolean): boolean {
+    return patient && (this.waiting.get(key)?.patient ?? true);
   }
 
   /** Is anything not on disk yet? */
@@ -49,11 +58,6 @@ export class SaveQueue {
   /** Is something being written, and not waiting to be tried again? */
   get writes(): boolean {
     return this.running;
-  }
-
-  /** What is not on disk yet, by its key. */
-  get unsaved(): string[] {
-    return [...new Set([...(this.writing === undefined ? [] : [this.writing]), ...this.waiting.keys()])];
   }
 
   /** Waits a moment unless what waits is in a hurry; a put that is ends it. */
@@ -78,15 +82,12 @@ export class SaveQueue {
         () => this.tell({ kind: 'failed', reason: 'the browser’s store does not answer' }),
         SILENCE_ms,
       );
-      this.writing = key;
       try {
-        await job.write();
+        await job.write(job.patient);
         clearTimeout(silent);
-        this.writing = undefined;
       } catch (error) {
         clearTimeout(silent);
-        this.writing = undefined;
-        if (!this.waiting.has(key)) this.waiting.set(key, job);
+        this.waiting.set(key, { ...(this.waiting.get(key) ?? job), patient: this.isPatient(key, job.patient) });
         this.tell({ kind: 'failed', reason: reasonOf(error) });
         this.running = false;
         setTimeout(() => {
@@ -94,22 +95,38 @@ export class SaveQueue {
         }, this.retry_ms);
         return;
       }
-      if (job.patient) await this.pause();
+      if (job.patient) {
+        this.dragged.set(key, job);
+        await this.pause();
+      } else this.dragged.delete(key);
     }
     this.running = false;
     this.tell({ kind: 'saved' });
+    this.resting = setTimeout(() => {
+      for (const [key, { write }] of this.dragged) this.put(key, write);
+    }, REST_ms);
   }
 }
 
-/** What was refused, in words: the error may be wrapped in others. No address of the web is passed on. */
-export function reasonOf(error: unknown): string {
+/** An error and what it wraps, the outermost first. */
+function chainOf(error: unknown): unknown[] {
   const chain: unknown[] = [];
   for (let at = error; at !== undefined && at !== null && chain.length < 6; at = (at as { inner?: unknown }).inner)
     chain.push(at);
-  const named = (name: string) => chain.some((each) => (each as { name?: unknown }).name === name);
-  if (named('QuotaExceededError')) return 'the browser’s store is full: pictures take the most room';
-  if (named('DatabaseClosedError')) return 'the browser has shut its store: open this window anew';
-  if (named('VersionError')) return 'a newer June Tide has been open in this browser: open this window anew';
-  const said = chain.map((each) => (each instanceof Error ? each.message : '')).find((words) => words !== '');
-  return (said ?? 'the browser refused').replace(/\s*(see\s+)?https?:\/\/\S+/gi, '').trim() || 'the browser refused';
+  return chain;
+}
+
+/** Is an error, or one it wraps, of this name? */
+export const hasName = (error: unknown, name: string): boolean =>
+  chainOf(error).some((each) => (each as { name?: unknown }).name === name);
+
+/** What was refused, in words. A sentence that sends one to an address of the web is left out. */
+export function reasonOf(error: unknown): string {
+  if (hasName(error, 'QuotaExceededError')) return 'the browser’s store is full: pictures take the most room';
+  if (hasName(error, 'DatabaseClosedError')) return 'the browser has shut its store: open this window anew';
+  if (hasName(error, 'VersionError')) return 'a newer June Tide has been open in this browser: open this window anew';
+  const said = chainOf(error)
+    .map((each) => (each instanceof Error ? each.message.split('\n')[0] : ''))
+    .find((words) => words !== '');
+  return (said ?? 'the browser refused').replace(/[^.;!?]*https?:\/\/\S+/gi, '').trim() || 'the browser refused';
 }
