@@ -113,7 +113,86 @@ const must = (held, words) => {
   if (!held) throw new Error(words);
 };
 
+/**
+ * Faults of a write to the boards, done when `globalThis.fault` names one: before the put, at the commit, after it, and a put that says it
+ * was done and was not.
+ */
+const withFaults = (page) =>
+  page.addInitScript(() => {
+    const { put } = IDBObjectStore.prototype;
+    IDBObjectStore.prototype.put = function (...given) {
+      const { fault } = globalThis;
+      if (this.name !== 'boards' || fault === undefined) return put.apply(this, given);
+      if (fault === 'at the put') throw new DOMException('Encountered full disk', 'QuotaExceededError');
+      if (fault === 'not kept') return this.get(given[0].id);
+      const request = put.apply(this, given);
+      if (fault === 'at the commit') request.addEventListener('success', () => this.transaction.abort());
+      return request;
+    };
+    const complete = Object.getOwnPropertyDescriptor(IDBTransaction.prototype, 'oncomplete');
+    Object.defineProperty(IDBTransaction.prototype, 'oncomplete', {
+      ...complete,
+      set(act) {
+        complete.set.call(this, (event) => {
+          const isHit = globalThis.fault === 'after the commit' && this.mode === 'readwrite';
+          if (isHit && this.objectStoreNames.contains('boards')) this.onabort(new Event('abort'));
+          else act(event);
+        });
+      },
+    });
+  });
+
 const FAULTS = [
+  ...['at the put', 'at the commit', 'after the commit', 'not kept'].map((fault) => [
+    `a write fails ${fault === 'not kept' ? 'and says it did not' : fault}`,
+    async ({ at, fresh }) => {
+      const { page } = await fresh();
+      await withFaults(page);
+      await page.goto(`${at}/bay/${BOARD}/outline`);
+      await saved(page);
+      const texts = ['19 5/8', '19 1/4', '20 3/4'];
+      for (const text of texts) {
+        await page.evaluate((named) => (globalThis.fault = named), fault);
+        await set(WIDTH(page), text);
+        await page.getByRole('alert').filter({ hasText: 'Not saved' }).waitFor();
+        await page.goto(`${at}/bay/${BOARD}/foil`);
+        await set(THICK(page), text === '20 3/4' ? '2 3/4' : '2 1/2');
+        await saved(page);
+        await page.goto(`${at}/bay/${BOARD}/outline`);
+        await WIDTH(page).waitFor();
+      }
+      const { outline, foil } = await boardIn(page);
+      must(Math.abs(inches(outline.width_mm) - 20.75) < 1e-6, `the width is ${inches(outline.width_mm)}`);
+      must(Math.abs(inches(foil.thickness_mm) - 2.75) < 1e-6, `the thickness is ${inches(foil.thickness_mm)}`);
+      return 'said at once; the change goes with the page, and is on disk with the next: 3 of 3';
+    },
+  ]),
+  [
+    'full store and work left over',
+    async ({ at, fresh }) => {
+      const { page } = await fresh();
+      await withFaults(page);
+      await page.goto(`${at}/bay/${BOARD}/outline`);
+      await saved(page);
+      await page.evaluate(() => (globalThis.fault = 'at the put'));
+      await set(WIDTH(page), '19 5/8');
+      await page.getByRole('alert').filter({ hasText: 'Not saved' }).waitFor();
+      // It stays full: the next page finds it so.
+      await page.addInitScript(() => (globalThis.fault = 'at the put'));
+      await page.goto(`${at}/bay/${BOARD}/outline`);
+      await WIDTH(page).waitFor();
+      must((await WIDTH(page).inputValue()) === '19 5/8', `it shows ${await WIDTH(page).inputValue()}`);
+      await page.getByRole('alert').filter({ hasText: 'Not saved' }).waitFor();
+      await page.getByRole('link', { name: 'Back it up' }).click();
+      const download = page.waitForEvent('download');
+      await page.getByRole('button', { name: 'Back up now' }).click();
+      await download;
+      await page.evaluate(() => (globalThis.fault = undefined));
+      await saved(page);
+      must(Math.abs(inches((await boardIn(page)).outline.width_mm) - 19.625) < 1e-6, 'it was not written later');
+      return 'opens with the change in it, says it is not saved, is backed up, and is written when there is room';
+    },
+  ],
   [
     'killed in mid-drag',
     async ({ at, fresh }) => {

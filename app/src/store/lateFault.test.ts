@@ -36,7 +36,11 @@ const thicken = (id: string, thickness_mm: number) =>
   editBoard(id, 'thickness', (b) => ({ ...b, foil: { ...b.foil, thickness_mm } }));
 const renumber = (id: string, number: number) => edit(id, 'number', (record) => ({ ...record, number }));
 const numbersOf = ({ board, number }: BoardRecord) => [board.outline.width_mm, board.foil.thickness_mm, number];
-const lying = async (id: string) => boardRecordSchema.parse(unstored((await db.boards.get(id))!));
+/** As it lies, but for its card. */
+const lying = async (id: string) => {
+  const { card: _card, ...record } = boardRecordSchema.parse(unstored((await db.boards.get(id))!));
+  return record;
+};
 const turn = () => new Promise((done) => setTimeout(done, 2));
 
 /** Waits until a write has failed or all are done; a failed one is tried again with the next change, or in three seconds. */

@@ -2,6 +2,7 @@ import type { Board } from '@june-tide/core/document';
 import {
   type BoardRecord,
   boardRecordSchema,
+  cardFor,
   type Parent,
   stepsPacked,
   stepsUnpacked,
@@ -78,7 +79,7 @@ export const boards = new Table<BoardRecord>({
     else useShed.setState(inItsPlace(record));
   },
   read: recordFrom,
-  toRow: stored,
+  toRow: (record) => stored({ ...record, card: cardFor(record.board, record.card) }),
   says: (row, { updatedAt }) => (row as { updatedAt?: unknown } | undefined)?.updatedAt === updatedAt,
   merge: mergedHere,
   afterWrite: async (ids) => {

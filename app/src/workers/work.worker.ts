@@ -1,6 +1,7 @@
 import { meshToObj, meshToPly, meshToStl } from '@june-tide/core/files';
 import { meshToThreeMf, shapeToStep } from '@june-tide/core/files/packages';
 import { railBands, rankedBlanks } from '@june-tide/core/make';
+import { asOnCard } from '@june-tide/core/record';
 import { shapeOf } from '@june-tide/core/shape';
 import { deckShade, detailForChord, litMesh, type Mesh, meshOf } from '@june-tide/core/solid';
 import { pdfFonts } from './pdfFonts.ts';
@@ -37,6 +38,7 @@ const WORK: { readonly [K in WorkKind]: (of: Work[K]['of']) => Doing<Work[K]['an
     const answer = Uint8Array.from(await printed(of));
     return { answer, transfer: [answer.buffer] };
   },
+  asOnCard: ({ board, card }) => ({ answer: asOnCard(board, card), transfer: [] }),
   step: ({ board }) => ({ answer: shapeToStep(shapeOf(board)), transfer: [] }),
   solid: ({ board, to, chord_mm }) => {
     const shape = shapeOf(board);

@@ -2,6 +2,7 @@ import type { Board } from '@june-tide/core/document';
 import type { DrawingChoices, DrawingName, Laying, OnePage, OnPaper, TicketExtras } from '@june-tide/core/files';
 import type { StepFile } from '@june-tide/core/files/packages';
 import type { Allowance, BandPlan, Blank, Paper, RailBands, RankedBlank } from '@june-tide/core/make';
+import type { Card, CardOff } from '@june-tide/core/record';
 import type { LitMesh } from '@june-tide/core/solid';
 
 /** The formats the bench asks a solid in. */
@@ -42,6 +43,8 @@ export interface Work {
   bands: { of: { board: Board; plan: BandPlan }; answer: RailBands };
   facets: { of: { board: Board; chord_mm: number }; answer: { facets: number; error_mm: number } };
   paper: { of: PaperOf; answer: Uint8Array<ArrayBuffer> };
+  /** The board as a card of before says. */
+  asOnCard: { of: { board: Board; card: Card }; answer: { board: Board; off: CardOff } };
   step: { of: { board: Board }; answer: StepFile };
   solid: { of: { board: Board; to: SolidFormat; chord_mm: number }; answer: Uint8Array<ArrayBuffer> };
 }

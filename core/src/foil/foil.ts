@@ -37,30 +37,11 @@ export function sprungFoil(
   anchors: Anchors,
   previous?: Foil,
 ): Foil {
-  const thickest_mm = anchors.length_mm / 2 + document.thickest_mm;
   const added = (x_mm: number) => featureThickness(features, x_mm, anchors);
-  const sprung = (plain_mm: number, before: FairCurve | undefined): Foil => {
-    const marks: CurveMark[] = [
-      { kind: 'value', x_mm: 0, value_mm: document.tailTip_mm - added(0) },
-      { kind: 'value', x_mm: thickest_mm, value_mm: plain_mm },
-      { kind: 'slope', x_mm: thickest_mm, slope: 0 },
-      { kind: 'value', x_mm: anchors.length_mm, value_mm: document.noseTip_mm - added(anchors.length_mm) },
-      ...document.marks.map((mark) => {
-        const x_mm = stationOfMark(mark, anchors);
-        return curveMark(x_mm, mark.value_mm - added(x_mm), mark.give_mm);
-      }),
-    ];
-    const batten: Batten = {
-      length_mm: anchors.length_mm,
-      tail_rad: FINITE_END_rad,
-      nose_rad: FINITE_END_rad,
-      marks,
-      bend: 'in',
-    };
-    return { document, thickest_mm, batten, line: sprungThrough(batten, before), features, anchors };
-  };
+  const sprung = (plain_mm: number, before: FairCurve | undefined) =>
+    sprungOver(plain_mm, { document, features, anchors }, before);
   const scooped = features.some((feature) => feature.kind === 'sDeck');
-  let plain_mm = document.thickness_mm - (scooped ? 0 : added(thickest_mm));
+  let plain_mm = document.thickness_mm - (scooped ? 0 : added(anchors.length_mm / 2 + document.thickest_mm));
   let foil = sprung(plain_mm, previous?.line);
   for (let round = 0; scooped && round < MOST_ROUNDS; round++) {
     const over = greatestBy(foil, added) - document.thickness_mm;
@@ -69,6 +50,45 @@ export function sprungFoil(
     foil = sprung(plain_mm, foil.line);
   }
   return foil;
+}
+
+/** Greatest finished thickness of a foil whose stated thickness is the one at its own place, whatever stands beside it: the first edition's. */
+export function greatestWhereStatedAtPlace(
+  document: FoilDocument,
+  features: readonly DeckFeature[],
+  anchors: Anchors,
+): number {
+  const added = (x_mm: number) => featureThickness(features, x_mm, anchors);
+  const plain_mm = document.thickness_mm - added(anchors.length_mm / 2 + document.thickest_mm);
+  return greatestBy(sprungOver(plain_mm, { document, features, anchors }, undefined), added);
+}
+
+/** The foil whose plain deck is so thick at its thickest place. */
+function sprungOver(
+  plain_mm: number,
+  { document, features, anchors }: Pick<Foil, 'document' | 'features' | 'anchors'>,
+  before: FairCurve | undefined,
+): Foil {
+  const thickest_mm = anchors.length_mm / 2 + document.thickest_mm;
+  const added = (x_mm: number) => featureThickness(features, x_mm, anchors);
+  const marks: CurveMark[] = [
+    { kind: 'value', x_mm: 0, value_mm: document.tailTip_mm - added(0) },
+    { kind: 'value', x_mm: thickest_mm, value_mm: plain_mm },
+    { kind: 'slope', x_mm: thickest_mm, slope: 0 },
+    { kind: 'value', x_mm: anchors.length_mm, value_mm: document.noseTip_mm - added(anchors.length_mm) },
+    ...document.marks.map((mark) => {
+      const x_mm = stationOfMark(mark, anchors);
+      return curveMark(x_mm, mark.value_mm - added(x_mm), mark.give_mm);
+    }),
+  ];
+  const batten: Batten = {
+    length_mm: anchors.length_mm,
+    tail_rad: FINITE_END_rad,
+    nose_rad: FINITE_END_rad,
+    marks,
+    bend: 'in',
+  };
+  return { document, thickest_mm, batten, line: sprungThrough(batten, before), features, anchors };
 }
 
 /** Greatest finished thickness, by even samples and a parabola through the three about the greatest. */

@@ -27,6 +27,8 @@ export {
   type Ride,
   type Wind,
 } from './ride.ts';
+export { asOnCard, cardFor, type CardOff, isOffCard, MET, offCard, offWords } from './card.ts';
+export { type Card, EDITION } from './cardSchema.ts';
 export { type Answers, answersOf } from './askAnswers.ts';
 export { filtersFrom } from './askRead.ts';
 export { writtenOf } from './written.ts';

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { nameOf } from '../document/naming.ts';
-import { migrated } from '../document/migrations.ts';
+import { migrated } from '../shape/migrations.ts';
 import { sizeRunSchema } from '../edit/sizeRun.ts';
 import { glassSchema } from '../make/glass.ts';
 import { bandPlanSchema } from '../make/railBands.ts';
@@ -10,6 +10,7 @@ import { answerSchema } from '../rider/answer.ts';
 import { briefSchema } from '../rider/brief.ts';
 import { KINDS } from '../rider/kinds.ts';
 import { boardSchema, finsSchema } from '../document/schema.ts';
+import { cardSchema } from './cardSchema.ts';
 import { failureSchema, MOST_FAILURES, rideSchema } from './ride.ts';
 
 /** How a version came to be. */
@@ -28,6 +29,8 @@ const version = z.strictObject({
   on: daySchema,
   board: boardSchema,
   how: z.enum(VERSION_HOWS),
+  /** What the core drew of it when it was made. */
+  card: cardSchema.optional(),
   /** Why, in words. */
   why: z.string().max(400),
   /** The version it was drawn from. */
@@ -162,6 +165,8 @@ export const boardRecordSchema = z.strictObject({
   makersNo: z.number().int().min(1).max(999999).optional(),
   /** A model of the shop: not an order of anybody's. */
   model: z.boolean().optional(),
+  /** The board in a few numbers, as it was drawn when it was written last. */
+  card: cardSchema.optional(),
   /** The outline is settled: nothing changes it until it is let go. */
   outlineLocked: z.boolean().optional(),
   /** Off the wall, but kept. */

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { nameOf } from '../document/naming.ts';
-import { migrated } from '../document/migrations.ts';
+import { migrated } from '../shape/migrations.ts';
 import { boardSchema, finBoxSchema, finTemplateSchema } from '../document/schema.ts';
 import { PARTS } from '../edit/take.ts';
 import { understood } from '../document/kept.ts';

@@ -1,6 +1,7 @@
 import type { Board } from '../document/schema.ts';
 import { replacedBetween } from '../edit/changes.ts';
 import type { Day } from '../make/workingDays.ts';
+import { cardFor } from './card.ts';
 import { layoutOf, layoutsOf } from './finLayouts.ts';
 import {
   type BoardRecord,
@@ -54,6 +55,7 @@ export function versionMade(record: BoardRecord, { id, on, how, why }: Making): 
     no: Math.max(0, ...versions.map(({ no }) => no)) + 1,
     on,
     board: record.board,
+    card: cardFor(record.board, record.card),
     how,
     why: why.slice(0, MOST_WORDS),
     ...(record.from === undefined ? {} : { from: record.from }),
@@ -79,7 +81,7 @@ export function atVersion(record: BoardRecord, id: string, kept: Making): BoardR
   if (!to) throw new RangeError('this board has no such version');
   const { name, notes } = record.board;
   // The fins go back too: to the layout they belong to, so that no layout is written over.
-  const { fitted: _before, ...back } = versionMade(record, kept);
+  const { fitted: _before, card: _card, ...back } = versionMade(record, kept);
   const layout = layoutOf(record, to.board.fins);
   return {
     ...back,
@@ -87,6 +89,7 @@ export function atVersion(record: BoardRecord, id: string, kept: Making): BoardR
     ...(layout ? { fitted: layout.id } : {}),
     board: { ...to.board, name, notes },
     from: id,
+    ...(to.card ? { card: to.card } : {}),
   };
 }
 

@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import { migrated } from '../document/migrations.ts';
+import { migrated } from './migrations.ts';
 import { battenEnds, endReach } from '../outline/outline.ts';
 import { hasBlock } from '../outline/tails.ts';
 import { wingsAt } from '../outline/wings.ts';

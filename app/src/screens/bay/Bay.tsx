@@ -12,6 +12,7 @@ import { GuideBar } from './guide/GuideBar.tsx';
 import { JobCard } from './JobCard.tsx';
 import { Keys } from './Keys.tsx';
 import { LayOver } from './LayOver.tsx';
+import { OtherEdition } from './OtherEdition.tsx';
 import { Plank } from './Plank.tsx';
 import { BoardSection } from './section/BoardSection.tsx';
 import { SectionView } from './section/SectionView.tsx';
@@ -129,6 +130,7 @@ function OnStand({ id, step, drawn }: OnStandProps) {
             onStations={openStations}
             onWords={openWords}
           />
+          <OtherEdition />
           <GuideBar />
           <BayKeys id={id} step={step} />
           <QuietKeys open={keys} onClose={closeKeys} />

@@ -1,4 +1,4 @@
-import { BOARD_VERSION } from './schema.ts';
+import { BOARD_VERSION } from '../document/schema.ts';
 import { tipsAndDeck } from './tipsAndDeck.ts';
 
 /** One step of the document's history: how data of version `from` becomes data of the next. */

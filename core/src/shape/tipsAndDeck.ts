@@ -1,3 +1,7 @@
+import { anchorsOf } from '../document/station.ts';
+import { type Board, boardSchema } from '../document/schema.ts';
+import { greatestWhereStatedAtPlace } from '../foil/foil.ts';
+
 type Data = Readonly<Record<string, unknown>>;
 
 const isData = (value: unknown): value is Data => typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -8,9 +12,31 @@ const part = (data: Data, key: string): Data => (isData(data[key]) ? data[key] :
  * Version 1 to 2. The tip of a pointed nose and of a pin gets a plan radius: none, as it was. Features of the deck get the numbers
  * that were fixed before: a flat deck ran all along, a beak rose over its whole length and was rolled down by 0.8, an S-deck ran in
  * over half of its length. A width mark within the corners of the tail, or nearer a pin's tip than it can hold, was never met and
- * dragged the line elsewhere: it is taken off, and the notes of the board say which it was.
+ * dragged the line elsewhere: it is taken off, and the notes of the board say which it was. The stated thickness was the one at its own
+ * place, and beside an S-deck there was more: from now on it is the greatest there is, and is raised to that.
  */
 export function tipsAndDeck(data: Data): Record<string, unknown> {
+  return withGreatestStated(inNewWords(data));
+}
+
+function withGreatestStated(data: Record<string, unknown>): Record<string, unknown> {
+  const read = boardSchema.safeParse(data);
+  if (!read.success || !read.data.deck.features.some(({ kind }) => kind === 'sDeck')) return data;
+  const greatest_mm = greatestOf1(read.data);
+  return greatest_mm === undefined ? data : { ...data, foil: { ...read.data.foil, thickness_mm: greatest_mm } };
+}
+
+function greatestOf1(board: Board): number | undefined {
+  try {
+    const greatest_mm = greatestWhereStatedAtPlace(board.foil, board.deck.features, anchorsOf(board));
+    return boardSchema.shape.foil.shape.thickness_mm.safeParse(greatest_mm).data;
+  } catch {
+    // Marks at one station: it cannot be sprung, and is refused in words where it is opened.
+    return undefined;
+  }
+}
+
+function inNewWords(data: Data): Record<string, unknown> {
   const outline = part(data, 'outline');
   const nose = part(outline, 'nose');
   const tail = part(outline, 'tail');

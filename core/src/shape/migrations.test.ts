@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { BOARD_MIGRATIONS, type Migration, migrated } from './migrations.ts';
-import { BOARD_VERSION } from './schema.ts';
+import { BOARD_VERSION } from '../document/schema.ts';
 
 const steps: readonly Migration[] = [
   { from: 1, name: 'width has a unit', apply: ({ width, ...rest }) => ({ ...rest, version: 2, width_mm: width }) },
