@@ -147,3 +147,47 @@ test('a version is made where the blank is cut, and what it was cut to stays wha
   // Half of 19 1/4: the sheet is read from the stringer to either rail.
   await expect(sheet.getByRole('row', { name: /^Wide point/ }).first()).toContainText('9 5/8');
 });
+
+test('a board that is drawn otherwise than when it was saved says so, shows both, and is made as it was', async ({
+  page,
+}) => {
+  await page.goto('/bay/skarn-slack-118/outline');
+  await type(page, 'Wide point width', '19 3/4');
+  await saved(page);
+  // As an earlier edition of the core would have left it: fuller by 0.4 L, narrower by two in a thousand.
+  await page.evaluate(async () => {
+    const asked = indexedDB.open('june-tide');
+    await new Promise((done) => (asked.onsuccess = done));
+    const boards = asked.result.transaction('boards', 'readwrite').objectStore('boards');
+    const found = boards.get('skarn-slack-118');
+    await new Promise((done) => (found.onsuccess = done));
+    const row = found.result as { card: { edition: number; volume_L: number; widths_mm: number[] }; updatedAt: string };
+    const { card } = row;
+    const widths_mm = card.widths_mm.map((mm) => 0.998 * mm);
+    boards.put({ ...row, card: { ...card, edition: 1, volume_L: card.volume_L + 0.4, widths_mm } });
+    await new Promise((done) => (boards.transaction.oncomplete = done));
+    asked.result.close();
+  });
+  await page.reload();
+  const bar = page.getByRole('status', { name: 'Drawn otherwise than before' });
+  await expect(bar).toContainText(/draws it otherwise: 0\.40 L less, 1\.0 mm wider .* from the tail\./);
+  const litres = page.getByTestId('headline');
+  const now = await litres.innerText();
+  await bar.getByRole('button', { name: 'Show both' }).click();
+  await expect(page.getByLabel('Lay over another board')).toBeVisible();
+  await expect(page.getByText('With as it was').first()).toBeVisible();
+  // A change of something else leaves the question where it is.
+  await type(page, 'Wide point width', '19 13/16');
+  await saved(page);
+  await page.reload();
+  await expect(bar).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await bar.getByRole('button', { name: 'Make it as it was' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'It is as it was.' })).toBeVisible();
+  await expect(bar).toHaveCount(0);
+  await expect(litres).not.toHaveText(now);
+  await saved(page);
+  await page.reload();
+  await expect(litres).not.toHaveText(now);
+  await expect(bar).toHaveCount(0);
+});
