@@ -1,5 +1,6 @@
-// npm run monkey -- [--minutes 30] [--seeds 1,2,3]: clicks, types, drags and presses keys at random over every screen of the built app.
-// Ends with 1 where the page said an error, a screen could not be drawn, or a text has a word of the machine in it.
+// npm run monkey -- [--minutes 30] [--seeds 1,2,3] [--faults]: clicks, types, drags and presses keys at random over every screen of the built app.
+// With --faults in two windows at once, with reloads in drags, no network and a full disk in turn: now and then all faults end, and both windows
+// and a fresh one must show the same rack. Ends with 1 where the page said an error, a screen could not be drawn, or a text has a word of the machine in it.
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { parseArgs } from 'node:util';
@@ -9,7 +10,11 @@ import { CHROMIUM, installChromium } from './chromium.mjs';
 import { seeded } from './seeded.mjs';
 
 const { values } = parseArgs({
-  options: { minutes: { type: 'string', default: '30' }, seeds: { type: 'string', default: '1,2,3' } },
+  options: {
+    minutes: { type: 'string', default: '30' },
+    seeds: { type: 'string', default: '1,2,3' },
+    faults: { type: 'boolean', default: false },
+  },
 });
 checkNode();
 install();
@@ -93,28 +98,75 @@ const server = spawn(process.execPath, ['server/dist/main.mjs'], {
 });
 const at = `http://localhost:${port}`;
 
+/** The disk is full while a key stands in the browser's small store. */
+function withFullDisk() {
+  const { put } = IDBObjectStore.prototype;
+  IDBObjectStore.prototype.put = function (...given) {
+    if (localStorage.getItem('monkey-full') !== null)
+      throw new DOMException('Encountered full disk', 'QuotaExceededError');
+    return put.apply(this, given);
+  };
+}
+
+const pause = (ms) => new Promise((done) => setTimeout(done, ms));
+
+/** Waits until the browser keeps the app itself. */
+async function kept(page) {
+  await page.goto(`${at}/keeping`);
+  await page.getByText('The app itself is kept here too', { exact: false }).waitFor({ timeout: 60_000 });
+}
+
+/** What the rack shows of a window, as the window has it: no page is loaded for it. Undefined where it is not saved within half a minute. */
+async function rackOf(page) {
+  if (!page.url().startsWith(at) || (await page.locator('a.brand').count()) === 0) await page.goto(at);
+  for (let look = 0; look < 120; look++) {
+    const words = await page.locator('.saved').first().textContent();
+    if (words === 'Saved') break;
+    if (look === 119) return undefined;
+    await pause(250);
+  }
+  // A word of the other window may be on its way.
+  await pause(400);
+  const press = (selector) => page.evaluate((name) => document.querySelector(name)?.click(), selector);
+  for (const link of ['a.brand', 'nav[aria-label=Screens] a[href="/riders"]', 'a.brand']) {
+    await press(link);
+    await pause(400);
+  }
+  return page.evaluate(() => document.querySelector('main')?.innerText);
+}
+
 async function walk(seed, minutes) {
   const even = seeded(seed);
   const one = (list) => list[Math.floor(even() * list.length)];
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-  const page = await context.newPage();
-  page.setDefaultTimeout(1500);
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    // With no network the app is there only where it is kept.
+    serviceWorkers: values.faults ? 'allow' : 'block',
+  });
+  if (values.faults) await context.addInitScript(withFullDisk);
+  const pages = [await context.newPage(), ...(values.faults ? [await context.newPage()] : [])];
+  for (const each of pages) each.setDefaultTimeout(1500);
+  /** The window that is acted in. */
+  let [page] = pages;
+  let isOffline = false;
   const wrong = new Map();
   const last = [];
   const note = (what) => {
     if (!wrong.has(what)) console.log(`seed ${seed}: ${what}\n    after ${last.slice(-6).join(' | ')}`);
     wrong.set(what, (wrong.get(what) ?? 0) + 1);
   };
-  page.on('pageerror', (error) => note(`the page threw ${String(error).slice(0, 200)}`));
-  page.on('console', (message) => {
-    // Without a graphics card the room is drawn by hand, and three says so.
-    if (message.type() === 'error' && !/WebGL/i.test(message.text()))
-      note(`the console: ${message.text().slice(0, 200)}`);
-  });
-  page.on('dialog', (dialog) => void dialog.accept().catch(() => undefined));
+  for (const each of pages) {
+    each.on('pageerror', (error) => note(`the page threw ${String(error).slice(0, 200)}`));
+    each.on('console', (message) => {
+      // Without a graphics card the room is drawn by hand, and three says so; the browser says itself that there is no network.
+      if (message.type() === 'error' && !/WebGL|ERR_INTERNET_DISCONNECTED/i.test(message.text()))
+        note(`the console: ${message.text().slice(0, 200)}`);
+    });
+    each.on('dialog', (dialog) => void dialog.accept().catch(() => undefined));
+  }
   context.on('page', (other) => {
-    if (other !== page) void other.close().catch(() => undefined);
+    if (!pages.includes(other)) void other.close().catch(() => undefined);
   });
   const look = async () => {
     const text = await page.evaluate(() => document.body.innerText).catch(() => '');
@@ -175,7 +227,44 @@ async function walk(seed, minutes) {
       return 'went back';
     },
   };
-  await page.goto(at);
+  const faults = {
+    async reload() {
+      const [x, y] = [200 + 900 * even(), 120 + 300 * even()];
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+      await page.mouse.move(x + 40 * (even() - 0.5), y + 40 * (even() - 0.5), { steps: 3 });
+      await page.reload({ timeout: 15_000 });
+      return 'reloaded in a drag';
+    },
+    async network() {
+      isOffline = !isOffline;
+      await context.setOffline(isOffline);
+      return isOffline ? 'no network' : 'the network is back';
+    },
+    async disk() {
+      const isFull = await page.evaluate(() => {
+        const full = localStorage.getItem('monkey-full') === null;
+        if (full) localStorage.setItem('monkey-full', 'yes');
+        else localStorage.removeItem('monkey-full');
+        return full;
+      });
+      return isFull ? 'the disk is full' : 'there is room again';
+    },
+  };
+  /** All faults end; what the windows show then is what lies on disk. */
+  const compare = async () => {
+    isOffline = false;
+    await context.setOffline(false);
+    for (const each of pages) await each.evaluate(() => localStorage.removeItem('monkey-full'));
+    const racks = [];
+    for (const each of pages) racks.push(await rackOf(each));
+    await pages[0].reload({ timeout: 15_000 });
+    racks.push(await rackOf(pages[0]));
+    if (racks.some((rack) => rack === undefined)) note('it was not saved when all faults had ended');
+    else if (new Set(racks).size > 1) note('the windows show other boards than lie on disk');
+  };
+  for (const each of pages) await each.goto(at);
+  if (values.faults) await kept(pages[0]);
   const until = performance.now() + minutes * 60_000;
   let acts = 0;
   while (performance.now() < until) {
@@ -192,8 +281,14 @@ async function walk(seed, minutes) {
               : draw < 0.98
                 ? 'go'
                 : 'back';
+    if (values.faults && acts % 4 === 0) {
+      page = one(pages);
+      await page.bringToFront();
+    }
     try {
-      last.push(await does[act]());
+      if (values.faults && acts > 0 && acts % 80 === 0) await compare();
+      else if (values.faults && even() < 0.06) last.push(await faults[one(Object.keys(faults))]());
+      else last.push(await does[act]());
     } catch {
       // What was to be clicked has gone, or lies under something.
       last.push(`could not ${act}`);
