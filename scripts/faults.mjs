@@ -433,8 +433,8 @@ const FAULTS = [
         };
       });
       await page.goto(`${at}/bay/${BOARD}/make?part=blank`);
-      await page.getByRole('table', { name: 'Planing plan' }).waitFor({ timeout: 40_000 });
-      return 'started again and asked once more: the cut numbers are there';
+      await page.getByText('blanks hold it', { exact: false }).waitFor({ timeout: 40_000 });
+      return 'started again and asked once more: the blanks that hold it are there';
     },
   ],
   [

@@ -118,6 +118,7 @@ async function kept(page) {
 
 /** What the rack shows of a window, as the window has it: no page is loaded for it. Undefined where it is not saved within half a minute. */
 async function rackOf(page) {
+  await page.bringToFront();
   if (!page.url().startsWith(at) || (await page.locator('a.brand').count()) === 0) await page.goto(at);
   for (let look = 0; look < 120; look++) {
     const words = await page.locator('.saved').first().textContent();
@@ -132,6 +133,12 @@ async function rackOf(page) {
     await press(link);
     await pause(400);
   }
+  // A window that is not seen lays nothing out.
+  await page
+    .getByText(/\d L$/)
+    .first()
+    .waitFor({ timeout: 15_000 })
+    .catch(() => undefined);
   return page.evaluate(() => document.querySelector('main')?.innerText);
 }
 
@@ -160,7 +167,7 @@ async function walk(seed, minutes) {
     each.on('pageerror', (error) => note(`the page threw ${String(error).slice(0, 200)}`));
     each.on('console', (message) => {
       // Without a graphics card the room is drawn by hand, and three says so; the browser says itself that there is no network.
-      if (message.type() === 'error' && !/WebGL|ERR_INTERNET_DISCONNECTED/i.test(message.text()))
+      if (message.type() === 'error' && !/WebGL|ERR_INTERNET_DISCONNECTED|beforeunload/i.test(message.text()))
         note(`the console: ${message.text().slice(0, 200)}`);
     });
     each.on('dialog', (dialog) => void dialog.accept().catch(() => undefined));
@@ -261,7 +268,11 @@ async function walk(seed, minutes) {
     await pages[0].reload({ timeout: 15_000 });
     racks.push(await rackOf(pages[0]));
     if (racks.some((rack) => rack === undefined)) note('it was not saved when all faults had ended');
-    else if (new Set(racks).size > 1) note('the windows show other boards than lie on disk');
+    else if (new Set(racks).size > 1) {
+      const [first, ...others] = racks.map((rack) => rack.split('\n'));
+      const apart = others.flatMap((lines) => lines.filter((line, i) => line !== first[i])).slice(0, 4);
+      note(`the windows show other boards than lie on disk: ${apart.join(' / ')}`);
+    }
   };
   for (const each of pages) await each.goto(at);
   if (values.faults) await kept(pages[0]);

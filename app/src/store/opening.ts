@@ -183,7 +183,9 @@ export async function loadShed(readWhole = READ_WHOLE): Promise<void> {
     const whole = await alone(() => readShed(from, readWhole));
     takeLeft();
     dropOldDrafts();
-    if (typeof requestIdleCallback === 'function') void checkAtLeisure(whole, takeUnreadable, atLeisure);
+    // What is found and cannot be noted is found again.
+    if (typeof requestIdleCallback === 'function')
+      void checkAtLeisure(whole, takeUnreadable, atLeisure).catch(() => undefined);
   } catch (error) {
     useShed.setState({ status: 'failed', failure: reasonOf(error) });
   }
