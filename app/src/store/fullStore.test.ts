@@ -12,7 +12,10 @@ import type * as Shed from './shed.ts';
 /** A page: its modules are its own, the browser's store is one. */
 type Page = typeof Shed & { db: typeof Db.db; queue: typeof State.queue; keepLeft: typeof Left.keepLeft };
 let page: Page;
+/** The page is gone, and with it all that waits to be tried again. */
+const gone = () => (page as Page | undefined)?.queue['waiting'].clear();
 async function newPage(): Promise<void> {
+  gone();
   jest.resetModules();
   const shed = await import('./shed.ts');
   const { db } = await import('./db.ts');
@@ -39,6 +42,7 @@ beforeEach(async () => {
   for (const table of page.db.tables) await table.clear();
 });
 afterEach(() => {
+  gone();
   jest.restoreAllMocks();
 });
 
