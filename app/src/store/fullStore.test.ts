@@ -105,6 +105,21 @@ describe('a full store', () => {
   });
 });
 
+describe('a shed that is read anew, as when another window brought a back-up in', () => {
+  it('keeps what was changed here and is not written', async () => {
+    await page.loadShed();
+    const id = page.addBoard(model, null);
+    await settle();
+    isFull = true;
+    page.editBoard(id, 'width', (board) => ({ ...board, outline: { ...board.outline, width_mm: 511 } }));
+    await settle();
+    await page.loadShed();
+    expect(state().records[id].board.outline.width_mm).toBe(511);
+    await roomAgain();
+    expect((await page.db.boards.get(id))?.board.outline.width_mm).toBe(511);
+  });
+});
+
 describe('a store that cannot be brought up to date', () => {
   it('is read as it lies, can be backed up, and is brought up to date when there is room', async () => {
     await page.loadShed();

@@ -345,4 +345,18 @@ describe('windows on one store', () => {
       { seed: 381, numRuns: RUNS },
     );
   });
+
+  it('a change that is on disk although its write was said to have failed is taken back when it is', async () => {
+    const world = new World(false, 1);
+    await Promise.all([world.pages[0].open([]), passes(3)]);
+    const [{ table, shown }] = world.pages;
+    const was = shown.get('a')!;
+    world.store.fates = ['fails after commit'];
+    table.change(new Map([['a', { ...was, width: 7 }]]));
+    await passes(5);
+    expect(world.store.lying.get('a')?.width).toBe(7);
+    table.change(new Map([['a', was]]));
+    await passes(60);
+    expect([shown.get('a')?.width, world.store.lying.get('a')?.width]).toEqual([0, 0]);
+  });
 });

@@ -154,6 +154,15 @@ describe('what is no back-up', () => {
     expect(read(Uint8Array.from(zip))).toMatch(/riders.json is missing in it, or larger than it should be/);
   });
 
+  it('a file named twice is unpacked once', () => {
+    const list = strToU8('[]');
+    const zip = Buffer.from(told({ 'riders.json': list }, {}));
+    const twice = Buffer.from(zipSync({ ...unzipSync(zip), 'riders.jsox': strToU8('{}') }));
+    for (let at = twice.indexOf('riders.jsox'); at >= 0; at = twice.indexOf('riders.jsox'))
+      twice.write('riders.json', at);
+    expect(read(Uint8Array.from(twice))).toBe('read');
+  });
+
   it('a directory that says it goes on for ever is given up', () => {
     const zip = Buffer.from(told({ 'riders.json': strToU8('[]') }));
     // The count of files, in the end of the central directory (APPNOTE 4.3.16: offset 10).
