@@ -271,7 +271,9 @@ async function walk(seed, minutes) {
     else if (new Set(racks).size > 1) {
       const [first, ...others] = racks.map((rack) => rack.split('\n'));
       const apart = others.flatMap((lines) => lines.filter((line, i) => line !== first[i])).slice(0, 4);
-      note(`the windows show other boards than lie on disk: ${apart.join(' / ')}`);
+      note(
+        `the windows show other boards than lie on disk: ${apart.join(' / ')}, against ${first.slice(0, 6).join(' / ')}`,
+      );
     }
   };
   for (const each of pages) await each.goto(at);
