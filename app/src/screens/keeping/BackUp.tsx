@@ -53,6 +53,7 @@ export function BackUp() {
       (words) => say({ words, wrong: false }),
       (error: unknown) => say({ words: `Nothing was saved: ${reasonOf(error)}.`, wrong: true }),
     );
+  const refused = (error: unknown) => say({ words: `That was not kept: ${reasonOf(error)}.`, wrong: true });
   return (
     <>
       <p className="quiet above-0">
@@ -72,7 +73,7 @@ export function BackUp() {
             aria-label="How often by itself"
             value={last?.every_days ?? 7}
             options={[...EVERY]}
-            onChange={(every_days) => void changeBackup({ every_days }).then(setLast)}
+            onChange={(every_days) => void changeBackup({ every_days }).then(setLast, refused)}
           />
         </label>
       </div>
